@@ -1,0 +1,34 @@
+// Builds the styles with Tailwind and copies scripts and fonts to where the application serves them.
+import { execFileSync } from "node:child_process";
+import { cpSync, mkdirSync, rmSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+const here = dirname(fileURLToPath(import.meta.url));
+const assets = process.argv[2] ?? join(here, "../resources/static/assets");
+const modules = join(here, "node_modules");
+
+rmSync(assets, { recursive: true, force: true });
+mkdirSync(join(assets, "fonts"), { recursive: true });
+for (const [face, file] of [
+  ["atkinson-hyperlegible-next", "atkinson-hyperlegible-next-latin-wght-normal.woff2"],
+  ["atkinson-hyperlegible-next", "atkinson-hyperlegible-next-latin-ext-wght-normal.woff2"],
+  ["bricolage-grotesque", "bricolage-grotesque-latin-wght-normal.woff2"],
+  ["bricolage-grotesque", "bricolage-grotesque-latin-ext-wght-normal.woff2"],
+]) {
+  cpSync(join(modules, "@fontsource-variable", face, "files", file), join(assets, "fonts", file));
+}
+for (const face of ["atkinson-hyperlegible-next", "bricolage-grotesque"]) {
+  cpSync(
+    join(modules, "@fontsource-variable", face, "LICENSE"),
+    join(assets, "fonts", `${face}-LICENSE.txt`),
+  );
+}
+cpSync(join(modules, "htmx.org/dist/htmx.min.js"), join(assets, "htmx.min.js"));
+cpSync(join(here, "app.js"), join(assets, "app.js"));
+cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
+execFileSync(
+  join(modules, ".bin/tailwindcss"),
+  ["--input", join(here, "app.css"), "--output", join(assets, "app.css"), "--minify"],
+  { stdio: ["ignore", "ignore", "inherit"], cwd: here },
+);

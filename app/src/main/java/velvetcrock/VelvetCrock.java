@@ -1,0 +1,33 @@
+package velvetcrock;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.materia.Catalogue;
+
+/** The web application. */
+@SpringBootApplication
+public class VelvetCrock {
+
+  /** Starts the application. */
+  public static void main(String[] args) {
+    SpringApplication.run(VelvetCrock.class, args);
+  }
+
+  @Bean
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  @Bean
+  Catalogue catalogue() {
+    return Catalogue.shipped();
+  }
+
+  @Bean
+  Cautions cautions() {
+    return Cautions.shipped();
+  }
+}

@@ -1,0 +1,217 @@
+package velvetcrock.account;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+import velvetcrock.web.NotFound;
+
+/** Members, invitations and tokens. */
+@Service
+public class Accounts implements UserDetailsService {
+  private static final int SHORTEST_PASSWORD = 10;
+  private static final int LONGEST_PASSWORD = 72;
+  private static final int LONGEST_NAME = 60;
+
+  private final MemberRepository members;
+  private final InvitationRepository invitations;
+  private final ApiTokenRepository tokens;
+  private final Households households;
+  private final CurrentHousehold current;
+  private final PasswordEncoder passwords;
+  private final Clock clock;
+
+  Accounts(
+      MemberRepository members,
+      InvitationRepository invitations,
+      ApiTokenRepository tokens,
+      Households households,
+      CurrentHousehold current,
+      PasswordEncoder passwords,
+      Clock clock) {
+    this.members = members;
+    this.invitations = invitations;
+    this.tokens = tokens;
+    this.households = households;
+    this.current = current;
+    this.passwords = passwords;
+    this.clock = clock;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public UserDetails loadUserByUsername(String login) {
+    return members
+        .findByLogin(normal(login))
+        .map(MemberDetails::new)
+        .orElseThrow(() -> new UsernameNotFoundException(login));
+  }
+
+  /** What somebody types to become a member. */
+  record Newcomer(String name, String login, String password) {}
+
+  /**
+   * The first visit: founds the household and its first member.
+   *
+   * @throws Refused at the field that is wrong, or at {@code household} if one has been founded
+   */
+  @Transactional
+  public UserDetails found(String name, String zone, String kitchen, Newcomer newcomer) {
+    if (households.founded()) {
+      throw new Refused("household", "A household lives here already. Ask for an invitation link.");
+    }
+    Problems problems = new Problems();
+    check(newcomer, problems);
+    Household household =
+        problems.attempt(() -> households.found(name, zone, kitchen, false));
+    problems.refuseIfAny();
+    UserDetails first = join(household.id(), newcomer);
+    current.actingAs(
+        (InHousehold) first,
+        () -> {
+          households.furnish();
+          return null;
+        });
+    return first;
+  }
+
+  /** Makes an invitation and hands back its secret, which is not kept. */
+  @Transactional
+  public String invite() {
+    String secret = Secrets.fresh();
+    invitations.save(new Invitation(current.id(), Secrets.hash(secret), clock.instant()));
+    return secret;
+  }
+
+  /**
+   * The household that an invitation leads into.
+   *
+   * @throws NotFound if the link is unknown, used or too old
+   */
+  @Transactional
+  public Household invitedTo(String secret) {
+    return households.find(good(secret).householdId()).orElseThrow();
+  }
+
+  /**
+   * Joins by an invitation, which is then used up.
+   *
+   * @throws Refused at the field that is wrong; the invitation then stays good
+   */
+  @Transactional
+  public UserDetails joinBy(String secret, Newcomer newcomer) {
+    Invitation invitation = good(secret);
+    Problems problems = new Problems();
+    check(newcomer, problems);
+    problems.refuseIfAny();
+    invitation.use(clock.instant());
+    return join(invitation.householdId(), newcomer);
+  }
+
+  /** The members of the current household. */
+  @Transactional(readOnly = true)
+  public List<Member> members() {
+    return members.findByHouseholdIdOrderByName(current.id());
+  }
+
+  /**
+   * Makes a token and hands back its secret, which is not kept.
+   *
+   * @throws Refused at {@code tokenName}
+   */
+  @Transactional
+  public String makeToken(String name) {
+    String called = name.strip();
+    if (called.isEmpty() || called.length() > LONGEST_NAME) {
+      throw new Refused("tokenName", "Say what the token is for, in at most 60 letters.");
+    }
+    String secret = Secrets.fresh();
+    tokens.save(new ApiToken(current.id(), called, Secrets.hash(secret), clock.instant()));
+    return secret;
+  }
+
+  /** The tokens of the current household that are good. */
+  @Transactional(readOnly = true)
+  public List<ApiToken> tokens() {
+    return tokens.findByHouseholdIdAndRevokedAtIsNullOrderByCreatedAt(current.id());
+  }
+
+  /** Revokes a token of the current household. */
+  @Transactional
+  public void revokeToken(UUID id) {
+    tokens
+        .findByIdAndHouseholdId(id, current.id())
+        .orElseThrow(() -> new NotFound("There is no such token."))
+        .revoke(clock.instant());
+  }
+
+  /** Who holds a token, if it is good. */
+  @Transactional(readOnly = true)
+  Optional<TokenHolder> holderOf(String secret) {
+    return tokens
+        .findByTokenHash(Secrets.hash(secret))
+        .filter(ApiToken::good)
+        .map(t -> new TokenHolder(t.householdId(), t.name()));
+  }
+
+  /** Somebody to act as in the demo household, who has no password and cannot sign in otherwise. */
+  @Transactional(readOnly = true)
+  Optional<MemberDetails> demoKeeper() {
+    return households.demo().map(h -> new MemberDetails(h.id(), "demo", "Keeper", ""));
+  }
+
+  private UserDetails join(UUID householdId, Newcomer newcomer) {
+    return new MemberDetails(
+        members.save(
+            new Member(
+                householdId,
+                normal(newcomer.login()),
+                newcomer.name().strip(),
+                java.util.Objects.requireNonNull(passwords.encode(newcomer.password())),
+                clock.instant())));
+  }
+
+  private Invitation good(String secret) {
+    return invitations
+        .findByTokenHash(Secrets.hash(secret))
+        .filter(i -> i.goodAt(clock.instant()))
+        .orElseThrow(() -> new NotFound("This invitation is not good any more. Ask for a new link."));
+  }
+
+  private void check(Newcomer newcomer, Problems problems) {
+    String name = newcomer.name().strip();
+    problems.require(
+        !name.isEmpty() && name.length() <= LONGEST_NAME, "name", "Your name, in at most 60 letters.");
+    String login = normal(newcomer.login());
+    if (problems.require(
+        login.matches("[a-z0-9._@-]{2,60}"),
+        "login",
+        "A sign-in name has 2 to 60 letters, digits, dots or dashes.")) {
+      problems.require(
+          members.findByLogin(login).isEmpty(), "login", "That sign-in name is taken. Choose another.");
+    }
+    int length = newcomer.password().length();
+    problems.require(
+        length >= SHORTEST_PASSWORD && length <= LONGEST_PASSWORD,
+        "password",
+        "A password has 10 to 72 characters; this one has " + length + ".");
+  }
+
+  private static String normal(@Nullable String login) {
+    return login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,147 @@
+package velvetcrock.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import velvetcrock.account.Accounts.Newcomer;
+import velvetcrock.core.Refused;
+import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.TimeZones;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.NotFound;
+
+/** The doors: sign-in, the first visit, an invitation, the demo. */
+@Controller
+class DoorController {
+  private final Accounts accounts;
+  private final Households households;
+  private final SecurityContextRepository sessions;
+
+  DoorController(Accounts accounts, Households households, SecurityContextRepository sessions) {
+    this.accounts = accounts;
+    this.households = households;
+    this.sessions = sessions;
+  }
+
+  @GetMapping("/sign-in")
+  String signIn(
+      @RequestParam @Nullable String wrong, @RequestParam @Nullable String wait, Model model) {
+    model.addAttribute("wrong", wrong != null);
+    model.addAttribute("wait", wait != null);
+    model.addAttribute("founded", households.founded());
+    model.addAttribute("demo", households.demo().orElse(null));
+    return "account/sign-in";
+  }
+
+  /** What the first visitor types; kept when it is refused, but for the password. */
+  record FoundingForm(
+      @Nullable String household,
+      @Nullable String zone,
+      @Nullable String kitchen,
+      @Nullable String name,
+      @Nullable String login,
+      @Nullable String password) {
+    Newcomer newcomer() {
+      return new Newcomer(text(name), text(login), text(password));
+    }
+
+    static String text(@Nullable String text) {
+      return text == null ? "" : text;
+    }
+  }
+
+  @GetMapping("/welcome")
+  String welcome(Model model) {
+    if (households.founded()) {
+      return "redirect:/sign-in";
+    }
+    return founding(new FoundingForm(null, "Europe/London", "METRIC", null, null, null), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/welcome")
+  String found(
+      FoundingForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
+    try {
+      UserDetails first =
+          accounts.found(
+              FoundingForm.text(form.household()),
+              FoundingForm.text(form.zone()),
+              FoundingForm.text(form.kitchen()),
+              form.newcomer());
+      enter(first, request, response);
+      return "redirect:/";
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return founding(form, FieldErrors.of(refused), model);
+    }
+  }
+
+  @GetMapping("/join/{secret}")
+  String invited(@PathVariable String secret, Model model) {
+    return joining(secret, new FoundingForm(null, null, null, null, null, null), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/join/{secret}")
+  String join(
+      @PathVariable String secret,
+      FoundingForm form,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    try {
+      enter(accounts.joinBy(secret, form.newcomer()), request, response);
+      return "redirect:/";
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return joining(secret, form, FieldErrors.of(refused), model);
+    }
+  }
+
+  @PostMapping("/demo")
+  String demo(HttpServletRequest request, HttpServletResponse response) {
+    UserDetails keeper =
+        accounts.demoKeeper().orElseThrow(() -> new NotFound("There is no demo here."));
+    enter(keeper, request, response);
+    return "redirect:/";
+  }
+
+  private String founding(FoundingForm form, FieldErrors errors, Model model) {
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("zones", TimeZones.names());
+    return "account/welcome";
+  }
+
+  private String joining(String secret, FoundingForm form, FieldErrors errors, Model model) {
+    model.addAttribute("secret", secret);
+    model.addAttribute("invitedTo", accounts.invitedTo(secret).name());
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    return "account/join";
+  }
+
+  /** Signs somebody in, in a session of its own. */
+  private void enter(
+      UserDetails who, HttpServletRequest request, HttpServletResponse response) {
+    if (request.getSession(false) != null) {
+      request.changeSessionId();
+    }
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(
+        UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities()));
+    SecurityContextHolder.setContext(context);
+    sessions.saveContext(context, request, response);
+  }
+}

@@ -1,0 +1,12 @@
+package velvetcrock.account;
+
+import jakarta.persistence.LockModeType;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+
+interface InvitationRepository extends JpaRepository<Invitation, UUID> {
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  Optional<Invitation> findByTokenHash(String tokenHash);
+}

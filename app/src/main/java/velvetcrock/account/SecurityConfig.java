@@ -1,0 +1,124 @@
+package velvetcrock.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may reach which route, and what every answer's headers say. */
+@Configuration
+class SecurityConfig {
+  private static final String CONTENT_SECURITY_POLICY =
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
+          + " connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none';"
+          + " frame-ancestors 'none'";
+  private static final int BCRYPT_STRENGTH = 11;
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
+  }
+
+  @Bean
+  SecurityContextRepository securityContextRepository() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  /** The JSON face: a token or a session; the reckonings are open to all. */
+  @Bean
+  @Order(1)
+  SecurityFilterChain api(HttpSecurity http, Accounts accounts) throws Exception {
+    return http.securityMatcher("/api/v1/**")
+        .authorizeHttpRequests(
+            routes ->
+                routes
+                    .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi.json")
+                    .permitAll()
+                    .anyRequest()
+                    .authenticated())
+        .csrf(
+            csrf ->
+                csrf.ignoringRequestMatchers(
+                    request -> TokenFilter.shown(request) || isReckoning(request)))
+        .addFilterBefore(new TokenFilter(accounts), UsernamePasswordAuthenticationFilter.class)
+        .exceptionHandling(
+            errors ->
+                errors
+                    .authenticationEntryPoint(
+                        (request, response, e) -> problem(response, HttpStatus.UNAUTHORIZED))
+                    .accessDeniedHandler(
+                        (request, response, e) -> problem(response, HttpStatus.FORBIDDEN)))
+        .headers(SecurityConfig::headers)
+        .build();
+  }
+
+  /** The pages: signed in, but for the doors themselves and what they need to be seen. */
+  @Bean
+  @Order(2)
+  SecurityFilterChain pages(HttpSecurity http, SignInLimiter limiter) throws Exception {
+    return http.authorizeHttpRequests(
+            routes ->
+                routes
+                    .requestMatchers(
+                        "/assets/**", "/favicon.ico", "/sign-in", "/welcome", "/join/**", "/demo",
+                        "/api", "/error", "/actuator/health")
+                    .permitAll()
+                    .anyRequest()
+                    .authenticated())
+        .addFilterBefore(new SignInGate(limiter), UsernamePasswordAuthenticationFilter.class)
+        .formLogin(
+            form ->
+                form.loginPage("/sign-in")
+                    .usernameParameter("login")
+                    .passwordParameter("password")
+                    .defaultSuccessUrl("/")
+                    .failureHandler(
+                        (request, response, e) -> {
+                          limiter.failed(SignInGate.login(request), request.getRemoteAddr());
+                          response.sendRedirect("/sign-in?wrong");
+                        }))
+        .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
+        .headers(SecurityConfig::headers)
+        .build();
+  }
+
+  private static boolean isReckoning(HttpServletRequest request) {
+    return request.getRequestURI().startsWith("/api/v1/reckon/");
+  }
+
+  private static void headers(HeadersConfigurer<HttpSecurity> headers) {
+    headers
+        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
+        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+        .permissionsPolicyHeader(policy -> policy.policy("camera=(), microphone=(), geolocation=()"));
+  }
+
+  private static void problem(
+      HttpServletResponse response, HttpStatus status)
+      throws IOException {
+    response.setStatus(status.value());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    String detail =
+        status == HttpStatus.UNAUTHORIZED
+            ? "Sign in, or send a household’s token as Authorization: Bearer."
+            : "This request is not allowed.";
+    response
+        .getWriter()
+        .write(
+            "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
+                .formatted(status.getReasonPhrase(), status.value(), detail));
+  }
+}

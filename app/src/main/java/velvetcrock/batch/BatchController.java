@@ -1,0 +1,136 @@
+package velvetcrock.batch;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.plan.Round;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+
+/** A batch's page, its log and taking entries back. */
+@Controller
+class BatchController {
+  private static final int THREAD = 40;
+
+  private final Batches batches;
+  private final Households households;
+  private final Catalogue catalogue;
+  private final Cautions cautions;
+
+  BatchController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+    this.batches = batches;
+    this.households = households;
+    this.catalogue = catalogue;
+    this.cautions = cautions;
+  }
+
+  @GetMapping("/batches/{code}")
+  String batch(@PathVariable String code, @RequestParam @Nullable String all, Model model) {
+    return page(code, LogForm.empty(), FieldErrors.none(), all != null, model);
+  }
+
+  @PostMapping("/batches/{code}/log")
+  String log(
+      @PathVariable String code,
+      LogForm form,
+      @RequestParam(defaultValue = "") String back,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Household house = households.current();
+    BatchRecord batch = batches.find(code);
+    try {
+      BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+      Event event =
+          form.event(
+              new MeasureReader(house.kitchen()),
+              reckoning.carriers(),
+              batch.state().charge().carriers().get(0).carrier(),
+              id -> households.place(id).stand());
+      Instant at = form.at(house.zone());
+      Written written =
+          batches.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
+      Formats fmt = households.formats(house);
+      tell(written, new EntryWords(catalogue, fmt).title(event), fmt, flash);
+      return redirect(back, batch.code());
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(code, form, FieldErrors.of(refused), false, model);
+    }
+  }
+
+  @PostMapping("/batches/{code}/entries/{id}/undo")
+  String undo(
+      @PathVariable String code,
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String back,
+      RedirectAttributes flash) {
+    try {
+      batches.undo(code, id);
+      flash.addFlashAttribute("notice", "Taken back. The log keeps both.");
+    } catch (Refused refused) {
+      flash.addFlashAttribute("problem", refused.problems().get(0).message() + " Take that back first.");
+    }
+    return redirect(back, code);
+  }
+
+  private String page(
+      String code, LogForm form, FieldErrors errors, boolean all, Model model) {
+    Household house = households.current();
+    Formats fmt = households.formats(house);
+    BatchRecord batch = batches.find(code);
+    List<LoggedEntry> log = batches.log(batch);
+    Round round = new Round(catalogue, house.zone(), fmt.today());
+    BatchView view =
+        BatchView.of(
+            batch,
+            log,
+            all ? Integer.MAX_VALUE : THREAD,
+            catalogue,
+            cautions,
+            fmt,
+            NextStep.of(batch, round.tasks(batch.state()), fmt));
+    model.addAttribute("batch", batch);
+    model.addAttribute("view", view);
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("places", households.places());
+    model.addAttribute("reasons", Event.Reason.values());
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "batch/batch";
+  }
+
+  private static void tell(
+      Written written, String what, Formats fmt, RedirectAttributes flash) {
+    if (written.repeated()) {
+      flash.addFlashAttribute(
+          "notice", "That is in the log already: " + written.by() + ", " + fmt.moment(written.writtenAt()) + ".");
+    } else {
+      flash.addFlashAttribute("notice", written.code() + ": " + what + ".");
+      flash.addFlashAttribute("undo", written);
+    }
+  }
+
+  private static String redirect(String back, String code) {
+    return back.equals("shelf") ? "redirect:/" : "redirect:/batches/" + code;
+  }
+}

@@ -1,0 +1,11 @@
+package velvetcrock.batch;
+
+import java.util.UUID;
+import velvetcrock.core.log.BatchState;
+
+/**
+ * A batch with its state.
+ *
+ * @param code the code on its lid
+ */
+public record BatchRecord(UUID id, String code, BatchState state) {}

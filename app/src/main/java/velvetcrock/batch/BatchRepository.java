@@ -1,0 +1,26 @@
+package velvetcrock.batch;
+
+import jakarta.persistence.LockModeType;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface BatchRepository extends JpaRepository<Batch, UUID> {
+  Optional<Batch> findByCode(String code);
+
+  boolean existsByCode(String code);
+
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select b from Batch b where b.code = :code")
+  Optional<Batch> lock(String code);
+
+  @Query("select b from Batch b where b.standing order by b.chargedOn, b.code")
+  List<Batch> standing();
+
+  @Query("select b from Batch b order by b.createdAt desc")
+  List<Batch> newest(Limit limit);
+}

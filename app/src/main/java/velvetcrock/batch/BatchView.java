@@ -1,0 +1,135 @@
+package velvetcrock.batch;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BatchState.Status;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Yield;
+import velvetcrock.web.Formats;
+
+/**
+ * A batch's page.
+ *
+ * @param next the next action: what to do, where that is done
+ * @param worries what was seen that calls for a caution
+ * @param thread the log, newest first
+ * @param older how many entries the thread leaves out
+ */
+record BatchView(
+    JarView jar,
+    String lead,
+    Next next,
+    List<Fact> facts,
+    List<Caution> worries,
+    List<Caution> cautions,
+    List<Line> thread,
+    int older,
+    boolean infusing,
+    boolean strained) {
+
+  private static final double PX_PER_MM = 2.4;
+  private static final double TALLEST_PX = 380;
+
+  /** What to do next. */
+  record Next(String words, String why, @Nullable String link, @Nullable String kind) {}
+
+  /** A figure with its name. */
+  record Fact(String name, String value) {}
+
+  /** A line of the thread. */
+  record Line(
+      UUID id, String when, String by, String title, String detail, List<Caution> worries, boolean replaced, boolean canUndo) {}
+
+  static BatchView of(
+      BatchRecord batch,
+      List<LoggedEntry> log,
+      int most,
+      Catalogue catalogue,
+      Cautions cautions,
+      Formats fmt,
+      Next next) {
+    BatchState state = batch.state();
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    double brim = state.charge().jar().brimMl() * 1000 / (Math.PI / 4 * Math.pow(state.charge().jar().innerDiameterMm(), 2));
+    JarView jar = JarView.of(batch, catalogue, fmt, Math.min(PX_PER_MM, TALLEST_PX / (brim + 20)));
+    return new BatchView(
+        jar,
+        jar.day() + ", " + jar.standing(),
+        next,
+        facts(state, reckoning, fmt),
+        state.status() == Status.INFUSING ? cautions.of(state.seen().worries()) : List.of(),
+        cautions.forBottle(reckoning.order(), state.charge().use()),
+        thread(log, most, catalogue, cautions, fmt),
+        Math.max(0, log.size() - most),
+        state.status() == Status.INFUSING,
+        state.strained() != null);
+  }
+
+  private static List<Fact> facts(BatchState state, BatchReckoning reckoning, Formats fmt) {
+    Event.Charged charge = state.charge();
+    Charge standing = reckoning.charge();
+    List<Fact> facts = new ArrayList<>();
+    String about = charge.aboutDays() > 0 ? ", give or take " + fmt.days(charge.aboutDays()) : "";
+    facts.add(new Fact("Charged", fmt.fullDate(charge.chargedOn()) + about));
+    facts.add(new Fact("Herb", fmt.g(charge.herbMassG())));
+    facts.add(
+        new Fact("Oil", fmt.ml(charge.oilMl()) + (state.toppedUpMl() > 0 ? " and " + fmt.ml(state.toppedUpMl()) + " topped up" : "")));
+    facts.add(new Fact("Ratio", fmt.ratio(standing.oilPerHerb()) + " by weight to volume"));
+    facts.add(new Fact("Jar", charge.jar().name()));
+    if (state.strained() == null) {
+      Yield yield = reckoning.yield(Expression.SQUEEZE);
+      facts.add(new Fact("Should come out", fmt.ml(yield.rangeMl()) + ", squeezed"));
+      facts.add(new Fact("Strain", fmt.dates(state.earliest(), state.latest()) + ", usually " + fmt.date(state.usual())));
+    } else {
+      facts.add(new Fact("Came out", fmt.ml(state.strained().oilMl())));
+    }
+    return facts;
+  }
+
+  private static List<Line> thread(
+      List<LoggedEntry> log, int most, Catalogue catalogue, Cautions cautions, Formats fmt) {
+    EntryWords words = new EntryWords(catalogue, fmt);
+    List<Line> lines = new ArrayList<>();
+    int first = Math.max(0, log.size() - most);
+    for (int i = log.size() - 1; i >= first; i--) {
+      LoggedEntry logged = log.get(i);
+      Event event = logged.entry().event();
+      boolean struck = event instanceof Event.Struck;
+      lines.add(
+          new Line(
+              logged.entry().id(),
+              when(logged, fmt),
+              logged.by(),
+              struck ? "Taken back" : words.title(event),
+              struck ? takenBack(logged, log, words) : words.detail(event),
+              logged.replaced() ? List.of() : cautions.of(EntryWords.worries(event)),
+              logged.replaced(),
+              !logged.replaced() && !struck && !(event instanceof Event.Charged)));
+    }
+    return lines;
+  }
+
+  private static String takenBack(LoggedEntry logged, List<LoggedEntry> log, EntryWords words) {
+    return log.stream()
+        .filter(l -> l.entry().id().equals(logged.entry().replaces()))
+        .map(l -> words.title(l.entry().event()))
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String when(LoggedEntry logged, Formats fmt) {
+    LocalDate day = fmt.date(logged.entry().at());
+    boolean late = !day.equals(fmt.date(logged.writtenAt()));
+    return late ? fmt.nearDate(day) + ", written later" : fmt.moment(logged.entry().at());
+  }
+}

@@ -1,0 +1,354 @@
+package velvetcrock.batch;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Refused;
+import velvetcrock.core.log.BatchLog;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.KeepingRange;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Entry;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+import velvetcrock.web.NotFound;
+
+/**
+ * The one door to the log. An entry is folded with all that came before and written only if that
+ * could have happened; the state and the bottles kept for reading are written in the same
+ * transaction. The batch's row is held meanwhile, so that two writers take turns.
+ */
+@Service
+public class Batches {
+  private static final Duration CLOCK_DIFFERENCE = Duration.ofMinutes(2);
+  private static final int LONGEST_KEY = 120;
+
+  private final BatchRepository batches;
+  private final LogEntryRepository log;
+  private final BottleRepository bottles;
+  private final ReadingStore readings;
+  private final Households households;
+  private final CurrentHousehold current;
+  private final EventKinds kinds;
+  private final Catalogue catalogue;
+  private final EntityManager entities;
+  private final Clock clock;
+
+  Batches(
+      BatchRepository batches,
+      LogEntryRepository log,
+      BottleRepository bottles,
+      ReadingStore readings,
+      Households households,
+      CurrentHousehold current,
+      EventKinds kinds,
+      Catalogue catalogue,
+      EntityManager entities,
+      Clock clock) {
+    this.batches = batches;
+    this.log = log;
+    this.bottles = bottles;
+    this.readings = readings;
+    this.households = households;
+    this.current = current;
+    this.kinds = kinds;
+    this.catalogue = catalogue;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /**
+   * Makes a batch of a charged jar.
+   *
+   * @param key names this charging, so that a repeat of it makes no second batch
+   * @throws Refused if it cannot be
+   */
+  @Transactional
+  public Written charge(Event.Charged event, String key) {
+    Household household = households.lockCurrent();
+    checkKey(key);
+    Optional<LogEntry> before = log.findByIdempotencyKey(key);
+    if (before.isPresent()) {
+      return repeated(before.get(), code(before.get().batchId()));
+    }
+    Instant at = chargedAt(event.chargedOn(), household);
+    Entry entry = new Entry(UUID.randomUUID(), 1, at, event, null);
+    BatchState state = BatchLog.fold(List.of(entry));
+    Batch batch =
+        new Batch(
+            UUID.randomUUID(),
+            LidCodes.fresh(batches::existsByCode),
+            state,
+            kinds.write(state),
+            clock.instant());
+    entities.persist(batch);
+    return write(batch, entry, key);
+  }
+
+  /**
+   * Adds an entry to a batch's log.
+   *
+   * @param code the code on the lid, in either case
+   * @param at when it happened; now if null
+   * @param replaces the entry that it corrects, if any
+   * @param key names this entry, so that a repeat of it is not written twice
+   * @throws NotFound if there is no such batch here
+   * @throws Refused if the log could not have gone so, at the field that makes it so
+   */
+  @Transactional
+  public Written append(
+      String code, Event event, @Nullable Instant at, @Nullable UUID replaces, String key) {
+    checkKey(key);
+    Batch batch = batches.lock(normal(code)).orElseThrow(() -> noBatch(code));
+    Optional<LogEntry> before = log.findByIdempotencyKey(key);
+    if (before.isPresent()) {
+      if (!before.get().batchId().equals(batch.id())) {
+        throw new Refused("key", "This key has been used for another batch.");
+      }
+      return repeated(before.get(), batch.code());
+    }
+    List<Entry> entries =
+        new ArrayList<>(log.findByBatchIdOrderByNumber(batch.id()).stream().map(kinds::entry).toList());
+    BatchState was = kinds.state(batch.state());
+    Entry entry =
+        new Entry(
+            UUID.randomUUID(),
+            entries.size() + 1,
+            at == null ? clock.instant() : at,
+            event,
+            replaces);
+    check(entry, was, entries);
+    entries.add(entry);
+    BatchState state = BatchLog.fold(entries);
+    Written written = write(batch, entry, key);
+    batch.become(state, kinds.write(state));
+    if (state.strained() != null) {
+      keepBottles(batch, state);
+    }
+    return written;
+  }
+
+  /**
+   * Takes an entry back by adding one that replaces it.
+   *
+   * @throws NotFound if there is no such entry
+   * @throws Refused if later entries stand on it
+   */
+  @Transactional
+  public Written undo(String code, UUID entryId) {
+    return append(code, new Event.Struck(), null, entryId, "undo:" + entryId);
+  }
+
+  /** Notes the dates of the carrier, which the keeping needs, as a correction of the charging. */
+  @Transactional
+  public void supplyOilDates(String code, List<Event.OilIn> carriers) {
+    BatchRecord batch = find(code);
+    Event.Charged was = batch.state().charge();
+    Event.Charged now =
+        new Event.Charged(
+            was.method(), was.herbs(), carriers, was.oilMl(), was.oilText(), was.jar(), was.coverMm(),
+            was.use(), was.stand(), was.chargedOn(), was.aboutDays(), was.takenOn(), was.cleanAndDry());
+    Entry charging =
+        log.findByBatchIdOrderByNumber(batch.id()).stream()
+            .map(kinds::entry)
+            .filter(e -> e.event() instanceof Event.Charged)
+            .reduce((first, last) -> last)
+            .orElseThrow();
+    append(code, now, charging.at(), charging.id(), "oil-dates:" + charging.id());
+  }
+
+  /**
+   * A batch by the code on its lid, in either case.
+   *
+   * @throws NotFound if there is none here
+   */
+  @Transactional(readOnly = true)
+  public BatchRecord find(String code) {
+    return record(batches.findByCode(normal(code)).orElseThrow(() -> noBatch(code)));
+  }
+
+  /** The batches that stand on the shelf, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<BatchRecord> standing() {
+    return batches.standing().stream().map(this::record).toList();
+  }
+
+  /** The newest batches, newest first. */
+  @Transactional(readOnly = true)
+  public List<BatchRecord> newest(int most) {
+    return batches.newest(Limit.of(most)).stream().map(this::record).toList();
+  }
+
+  /** A batch's log in the order in which it was written. */
+  @Transactional(readOnly = true)
+  public List<LoggedEntry> log(BatchRecord batch) {
+    List<LogEntry> rows = log.findByBatchIdOrderByNumber(batch.id());
+    Set<UUID> replaced = new HashSet<>();
+    rows.forEach(r -> Optional.ofNullable(r.replaces()).ifPresent(replaced::add));
+    return rows.stream()
+        .map(
+            r ->
+                new LoggedEntry(
+                    kinds.entry(r), r.kind(), r.writtenBy(), r.writtenAt(), replaced.contains(r.id())))
+        .toList();
+  }
+
+  /** The bottles that are not gone, those to be used first in front. */
+  @Transactional(readOnly = true)
+  public List<BottleRecord> bottles() {
+    return bottles.standing().stream()
+        .map(
+            row -> {
+              BatchRecord batch = record(row.batch());
+              return new BottleRecord(
+                  batch,
+                  batch.state().bottle(row.bottle().letter()).orElseThrow(),
+                  row.bottle().bestBefore(),
+                  row.bottle().bestBeforeLate());
+            })
+        .toList();
+  }
+
+  /**
+   * Until when a bottle is good, with its reckoning.
+   *
+   * @throws NotFound if there is no such bottle
+   */
+  @Transactional(readOnly = true)
+  public KeepingRange keeping(BatchRecord batch, String letter) {
+    BottleState bottle =
+        batch.state().bottle(letter).orElseThrow(() -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
+    ZoneId zone = households.current().zone();
+    return new BatchReckoning(catalogue, batch.state()).keeping(bottle, zone, readings.of(batch.id()));
+  }
+
+  /** Adds temperatures read while a batch infuses; answers how many were new. */
+  @Transactional
+  public int addReadings(BatchRecord batch, List<Reading> read) {
+    int added = readings.add(batch.id(), read);
+    if (added > 0 && batch.state().strained() != null) {
+      Batch row = batches.lock(batch.code()).orElseThrow();
+      keepBottles(row, kinds.state(row.state()));
+    }
+    return added;
+  }
+
+  private void check(Entry entry, BatchState was, List<Entry> entries) {
+    if (entry.at().isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
+      throw new Refused("at", "That has not happened yet.");
+    }
+    ZoneId zone = households.current().zone();
+    LocalDate day = entry.at().atZone(zone).toLocalDate();
+    if (day.isBefore(was.charge().chargedOn().minusDays(was.charge().aboutDays()))) {
+      throw new Refused("at", "That was before the jar was charged on " + was.charge().chargedOn() + ".");
+    }
+    UUID replaces = entry.replaces();
+    if (replaces != null) {
+      checkReplaces(replaces, entries);
+    } else if (entry.event() instanceof Event.Struck) {
+      throw new Refused("replaces", "Name the entry to be taken back.");
+    }
+  }
+
+  private static void checkReplaces(UUID replaces, List<Entry> entries) {
+    if (entries.stream().noneMatch(e -> e.id().equals(replaces))) {
+      throw new NotFound("There is no such entry in this log.");
+    }
+    if (entries.stream().anyMatch(e -> replaces.equals(e.replaces()))) {
+      throw new Refused("replaces", "That entry has been taken back already.");
+    }
+  }
+
+  private Written write(Batch batch, Entry entry, String key) {
+    String by = current.who().map(InHousehold::displayName).orElse("");
+    Instant now = clock.instant();
+    entities.persist(
+        new LogEntry(
+            batch.id(),
+            entry,
+            EventKinds.nameOf(entry.event()),
+            kinds.write(entry.event()),
+            now,
+            by,
+            key));
+    return new Written(entry.id(), batch.code(), entry.number(), false, by, now);
+  }
+
+  private static Written repeated(LogEntry row, String code) {
+    return new Written(row.id(), code, row.number(), true, row.writtenBy(), row.writtenAt());
+  }
+
+  /** Brings the bottles kept for reading in line with the state. */
+  private void keepBottles(Batch batch, BatchState state) {
+    ZoneId zone = households.current().zone();
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    List<Reading> read = state.bottles().isEmpty() ? List.of() : readings.of(batch.id());
+    Map<String, Bottle> rows = new HashMap<>();
+    bottles.findByBatchId(batch.id()).forEach(b -> rows.put(b.letter(), b));
+    for (BottleState bottle : state.bottles()) {
+      KeepingRange keeping = reckoning.keeping(bottle, zone, read);
+      Bottle row = rows.remove(bottle.letter());
+      if (row == null) {
+        LocalDate filledOn = bottle.filledAt().atZone(zone).toLocalDate();
+        entities.persist(new Bottle(batch.id(), bottle, filledOn, keeping));
+      } else {
+        row.become(bottle, keeping);
+      }
+    }
+    bottles.deleteAll(rows.values());
+  }
+
+  private Instant chargedAt(LocalDate day, Household household) {
+    Instant now = clock.instant();
+    LocalDate today = LocalDate.ofInstant(now, household.zone());
+    if (day.isAfter(today)) {
+      throw new Refused("chargedOn", "A jar is charged today or earlier; " + day + " is still to come.");
+    }
+    return day.equals(today) ? now : day.atTime(12, 0).atZone(household.zone()).toInstant();
+  }
+
+  private BatchRecord record(Batch batch) {
+    return new BatchRecord(batch.id(), batch.code(), kinds.state(batch.state()));
+  }
+
+  private String code(UUID batchId) {
+    return batches.findById(batchId).map(Batch::code).orElseThrow();
+  }
+
+  private static void checkKey(String key) {
+    if (key.isBlank() || key.length() > LONGEST_KEY) {
+      throw new Refused("key", "An idempotency key has 1 to " + LONGEST_KEY + " characters.");
+    }
+  }
+
+  private static String normal(String code) {
+    return Objects.requireNonNull(code).strip().toUpperCase(Locale.ROOT);
+  }
+
+  private static NotFound noBatch(String code) {
+    return new NotFound("There is no batch " + code + " on your shelf or in your cellar.");
+  }
+}

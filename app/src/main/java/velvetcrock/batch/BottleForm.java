@@ -1,0 +1,41 @@
+package velvetcrock.batch;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A bottling as typed: one amount a bottle, empty ones passed over.
+ *
+ * @param amount what goes into each bottle
+ * @param size what each bottle holds; empty for as much as goes in
+ * @param clean set when the bottles were said to be clean and dry
+ * @param cold set when they were capped fully cool
+ * @param key names the bottling
+ */
+record BottleForm(
+    @Nullable List<String> amount,
+    @Nullable List<String> size,
+    @Nullable String place,
+    @Nullable String glass,
+    @Nullable String antioxidant,
+    @Nullable String clean,
+    @Nullable String cold,
+    @Nullable String key) {
+  static BottleForm empty() {
+    return new BottleForm(null, null, null, null, null, null, null, null);
+  }
+
+  /** The amount typed in a row, or nothing. */
+  public String amountAt(int row) {
+    return at(amount, row);
+  }
+
+  /** The size typed in a row, or nothing. */
+  public String sizeAt(int row) {
+    return at(size, row);
+  }
+
+  private static String at(@Nullable List<String> list, int row) {
+    return list == null || row >= list.size() || list.get(row) == null ? "" : list.get(row).strip();
+  }
+}

@@ -1,0 +1,18 @@
+package velvetcrock.batch;
+
+import java.time.LocalDate;
+import velvetcrock.core.log.BottleState;
+
+/**
+ * A bottle with its batch and its dates.
+ *
+ * @param bestBefore the earliest date that it may have to be gone by
+ * @param bestBeforeLate the latest; the same unless the charge is known only about
+ */
+public record BottleRecord(
+    BatchRecord batch, BottleState bottle, LocalDate bestBefore, LocalDate bestBeforeLate) {
+  /** The name on its label, such as {@code K7M-A}. */
+  public String code() {
+    return batch.code() + "-" + bottle.letter();
+  }
+}

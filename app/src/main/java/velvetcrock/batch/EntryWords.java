@@ -1,0 +1,160 @@
+package velvetcrock.batch;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.log.Observations;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.web.Formats;
+
+/** Says a log entry in the craft's words. */
+final class EntryWords {
+  private final Catalogue catalogue;
+  private final Formats fmt;
+
+  EntryWords(Catalogue catalogue, Formats fmt) {
+    this.catalogue = catalogue;
+    this.fmt = fmt;
+  }
+
+  /** What happened, in a few words. */
+  String title(Event event) {
+    if (event instanceof Event.Charged e) {
+      return e.takenOn() ? "Taken on" : "Charged";
+    } else if (event instanceof Event.Shaken) {
+      return "Shaken";
+    } else if (event instanceof Event.Turned) {
+      return "Turned upside down";
+    } else if (event instanceof Event.AllWell) {
+      return "Shaken, covered, smells right";
+    } else if (event instanceof Event.Looked) {
+      return "Looked";
+    } else if (event instanceof Event.Smelled) {
+      return "Smelled";
+    } else if (event instanceof Event.ToppedUp e) {
+      return "Topped up with " + fmt.ml(e.ml());
+    } else if (event instanceof Event.Moved e) {
+      return "Moved to " + e.stand().name();
+    } else if (event instanceof Event.Strained e) {
+      return "Strained: " + fmt.ml(e.oilMl()) + " came out";
+    } else if (event instanceof Event.Bottled e) {
+      return "Bottled into " + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");
+    } else if (event instanceof Event.Capped) {
+      return "Bottles capped when cold";
+    } else if (event instanceof Event.Drawn e) {
+      return "Drew " + fmt.ml(e.ml()) + " off bottle " + e.bottle();
+    } else if (event instanceof Event.BottleGone e) {
+      return "Bottle " + e.bottle() + ": " + reason(e.reason());
+    } else if (event instanceof Event.ThrownOut e) {
+      return "Thrown out: " + reason(e.reason());
+    } else if (event instanceof Event.Noted) {
+      return "Note";
+    }
+    return "Taken back";
+  }
+
+  /** The particulars; may be empty. */
+  String detail(Event event) {
+    if (event instanceof Event.Charged e) {
+      return charged(e);
+    } else if (event instanceof Event.Looked e) {
+      return looked(e);
+    } else if (event instanceof Event.Smelled e) {
+      return smelled(e);
+    } else if (event instanceof Event.ToppedUp e) {
+      return catalogue.carrier(e.carrier()).name() + typed(e.text());
+    } else if (event instanceof Event.Strained e) {
+      return name(e.expression()) + "; " + fmt.ml(e.predictedMl()) + " was expected" + typed(e.text());
+    } else if (event instanceof Event.Bottled e) {
+      return e.bottles().stream()
+          .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
+          .collect(Collectors.joining(", "));
+    } else if (event instanceof Event.Drawn e) {
+      return e.what();
+    } else if (event instanceof Event.Noted e) {
+      return e.text();
+    }
+    return "";
+  }
+
+  /** Codes of the cautions that this very entry calls for. */
+  static List<String> worries(Event event) {
+    Observations none = Observations.none();
+    if (event instanceof Event.Looked e) {
+      return none.after(e).worries();
+    }
+    return event instanceof Event.Smelled e ? none.after(e).worries() : List.of();
+  }
+
+  /** A reason in words. */
+  static String reason(Event.Reason reason) {
+    return switch (reason) {
+      case USED_UP -> "used up";
+      case RANCID -> "rancid";
+      case MUSTY -> "musty or mouldy";
+      case CLOUDY -> "cloudy";
+      case FIZZ -> "fizzing or sour";
+      case PAST_DATE -> "past its date";
+      case SPILLED -> "broken or spilled";
+      case OTHER -> "another reason";
+    };
+  }
+
+  /** An enum's name as a word. */
+  static String name(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  private String charged(Event.Charged e) {
+    String herbs =
+        e.herbs().stream()
+            .map(h -> fmt.g(h.massG()) + " " + catalogue.herb(h.herb()).name() + ", " + name(h.state()) + " and " + name(h.cut()))
+            .collect(Collectors.joining("; "));
+    String oils = e.carriers().stream().map(c -> catalogue.carrier(c.carrier()).name()).collect(Collectors.joining(" and "));
+    String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
+    String clean = e.cleanAndDry() ? "; jar and herb clean and bone-dry" : "";
+    return herbs + " in " + fmt.ml(e.oilMl()) + " of " + oils + ", " + e.jar().name() + about + clean;
+  }
+
+  private static String looked(Event.Looked e) {
+    List<String> seen = new ArrayList<>();
+    add(seen, e.covered(), "covered", "not covered");
+    add(seen, e.floating(), "floating", "not floating");
+    if (e.bubbles() != null) {
+      seen.add(
+          switch (e.bubbles()) {
+            case NONE -> "no bubbles";
+            case FEW -> "a few bubbles";
+            case FIZZING -> "fizzing";
+          });
+    }
+    add(seen, e.mould(), "mould", "no mould");
+    add(seen, e.translucent(), "herb translucent", "herb not yet translucent");
+    add(seen, e.crisp(), "herb crisp", "herb not crisp");
+    return String.join(", ", seen);
+  }
+
+  private static void add(List<String> seen, @Nullable Boolean value, String yes, String no) {
+    if (value != null) {
+      seen.add(value ? yes : no);
+    }
+  }
+
+  private static String smelled(Event.Smelled e) {
+    List<String> smelled = new ArrayList<>();
+    if (e.scent() != null) {
+      smelled.add(e.scent() == Event.Scent.NONE ? "no scent of the herb" : name(e.scent()) + " scent of the herb");
+    }
+    if (e.off() != null) {
+      smelled.add(e.off() == Event.OffSmell.NONE ? "nothing off" : name(e.off()));
+    }
+    return String.join(", ", smelled);
+  }
+
+  private static String typed(String text) {
+    return text.isBlank() ? "" : " (“" + text + "”)";
+  }
+}

@@ -1,0 +1,135 @@
+package velvetcrock.batch;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.charge.Charge.Levels;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BatchState.Status;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.Part;
+import velvetcrock.web.Formats;
+import velvetcrock.web.JarDrawing;
+
+/**
+ * A jar as it is shown: drawn, named, and with one line on how it stands.
+ *
+ * @param mood {@code resting}, {@code ready}, {@code over}, {@code care} or {@code stop}
+ */
+public record JarView(
+    String code,
+    String herb,
+    String botanical,
+    String oil,
+    String size,
+    String day,
+    String standing,
+    String mood,
+    String place,
+    JarDrawing drawing,
+    Beads beads) {
+
+  /** A jar at a scale of so many px to the mm. */
+  public static JarView of(BatchRecord batch, Catalogue catalogue, Formats fmt, double pxPerMm) {
+    BatchState state = batch.state();
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    List<Herb> herbs = state.charge().herbs().stream().map(h -> catalogue.herb(h.herb())).toList();
+    String names = herbs.stream().map(Herb::name).collect(Collectors.joining(" and "));
+    String botanical = herbs.stream().map(Herb::botanical).collect(Collectors.joining(", "));
+    String oil = reckoning.carriers().names();
+    Standing standing = standing(state, fmt);
+    return new JarView(
+        batch.code(),
+        names,
+        botanical,
+        oil,
+        fmt.ml(state.charge().jar().brimMl()),
+        dayWords(state, fmt),
+        standing.words(),
+        standing.mood(),
+        state.stand().name(),
+        drawing(batch, reckoning, catalogue, fmt, pxPerMm, names, oil),
+        Beads.of(state, fmt));
+  }
+
+  private record Standing(String words, String mood) {}
+
+  private static Standing standing(BatchState state, Formats fmt) {
+    if (state.status() == Status.STRAINED) {
+      return new Standing("strained, to be bottled", "ready");
+    }
+    if (state.status() != Status.INFUSING) {
+      return new Standing(state.status() == Status.THROWN_OUT ? "thrown out" : "strained", "resting");
+    }
+    if (state.seen().spoiled()) {
+      return new Standing("spoiled: throw it out", "stop");
+    }
+    if (Boolean.FALSE.equals(state.seen().covered())) {
+      return new Standing("not covered", "care");
+    }
+    if (Boolean.TRUE.equals(state.seen().floating())) {
+      return new Standing("floating", "care");
+    }
+    if (fmt.today().isAfter(state.latest())) {
+      return new Standing("over: strain now", "over");
+    }
+    if (!fmt.today().isBefore(state.usual())) {
+      return new Standing("ready", "ready");
+    }
+    if (!fmt.today().isBefore(state.earliest())) {
+      return new Standing("could strain", "ready");
+    }
+    long toGo = java.time.temporal.ChronoUnit.DAYS.between(fmt.today(), state.earliest());
+    return new Standing(fmt.days(toGo) + " to go", "resting");
+  }
+
+  private static String dayWords(BatchState state, Formats fmt) {
+    if (state.status() == Status.BOTTLED || state.status() == Status.FINISHED) {
+      return "Strained";
+    }
+    long day = state.day(fmt.today());
+    String about = state.charge().aboutDays() > 0 ? "About day " : "Day ";
+    return day == 0 ? "Charged today" : about + day;
+  }
+
+  private static JarDrawing drawing(
+      BatchRecord batch,
+      BatchReckoning reckoning,
+      Catalogue catalogue,
+      Formats fmt,
+      double pxPerMm,
+      String names,
+      String oil) {
+    BatchState state = batch.state();
+    Charge charge = reckoning.charge();
+    Levels levels = charge.levels().orElseThrow();
+    boolean strained = state.strained() != null;
+    boolean floats = Boolean.TRUE.equals(state.seen().floating());
+    Event.HerbIn first = state.charge().herbs().get(0);
+    Herb herb = catalogue.herb(first.herb());
+    Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
+    double drawn = Math.max(0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
+    boolean round = first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
+    String words =
+        "Jar of " + names + " in " + oil + ", drawn to scale: herb to " + fmt.mm(levels.bedMm()) + ", oil to "
+            + fmt.mm(levels.oilMm()) + " of " + fmt.mm(levels.brimMm());
+    return JarDrawing.of(
+        new JarDrawing.Of(
+            "jar-" + batch.code(),
+            strained ? 0 : levels.bedMm(),
+            strained ? levels.oilMm() * 0.8 : levels.oilMm(),
+            levels.brimMm(),
+            state.charge().jar().innerDiameterMm(),
+            floats,
+            !strained,
+            round,
+            JarDrawing.mix(carrier.tint(), herb.tint(), 0.9 * drawn),
+            herb.fleck(),
+            words),
+        pxPerMm);
+  }
+}

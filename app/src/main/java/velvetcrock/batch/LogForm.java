@@ -1,0 +1,159 @@
+package velvetcrock.batch;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
+import java.util.Locale;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.measure.MeasureReader;
+
+/**
+ * An entry for the log as it was typed.
+ *
+ * @param kind the kind of entry
+ * @param happened when, as a date and time of the household; empty for now
+ * @param key names the entry, so that a second tap writes it once
+ */
+record LogForm(
+    @Nullable String kind,
+    @Nullable String happened,
+    @Nullable String covered,
+    @Nullable String floating,
+    @Nullable String bubbles,
+    @Nullable String mould,
+    @Nullable String translucent,
+    @Nullable String crisp,
+    @Nullable String scent,
+    @Nullable String off,
+    @Nullable String amount,
+    @Nullable String place,
+    @Nullable String text,
+    @Nullable String reason,
+    @Nullable String key) {
+
+  private static final int LONGEST_NOTE = 2000;
+
+  static LogForm empty() {
+    return new LogForm(
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+  }
+
+  /**
+   * The event that was typed.
+   *
+   * @param reader for amounts
+   * @param carriers what the jar holds, for turning a weight of oil into a volume
+   * @param carrierKey key of the oil for topping up
+   * @param stand finds a place by its id
+   * @throws Refused at the field that cannot be read
+   */
+  Event event(
+      MeasureReader reader,
+      CarrierBlend carriers,
+      String carrierKey,
+      Function<String, Event.Stand> stand) {
+    return switch (text(kind)) {
+      case "shaken" -> new Event.Shaken();
+      case "turned" -> new Event.Turned();
+      case "all-well" -> new Event.AllWell();
+      case "capped" -> new Event.Capped();
+      case "looked" -> looked();
+      case "smelled" -> smelled();
+      case "topped-up" -> {
+        double ml = amount(reader, carriers);
+        yield new Event.ToppedUp(ml, carrierKey, text(amount));
+      }
+      case "moved" -> new Event.Moved(stand.apply(text(place)));
+      case "note" -> new Event.Noted(note());
+      case "thrown-out" -> new Event.ThrownOut(choice(Event.Reason.class, reason, "reason"));
+      default -> throw new Refused("kind", "Choose what to log.");
+    };
+  }
+
+  /**
+   * When it happened.
+   *
+   * @return null for now
+   * @throws Refused at {@code happened}
+   */
+  @Nullable Instant at(ZoneId zone) {
+    if (text(happened).isEmpty()) {
+      return null;
+    }
+    try {
+      return LocalDateTime.parse(text(happened)).atZone(zone).toInstant();
+    } catch (DateTimeParseException e) {
+      throw new Refused("happened", "“" + text(happened) + "” is not a date and time.");
+    }
+  }
+
+  private Event looked() {
+    Event.Looked looked =
+        new Event.Looked(
+            yesNo(covered),
+            yesNo(floating),
+            text(bubbles).isEmpty() ? null : choice(Event.Bubbles.class, bubbles, "bubbles"),
+            yesNo(mould),
+            yesNo(translucent),
+            yesNo(crisp));
+    if (looked.empty()) {
+      throw new Refused("covered", "Say at least one thing that you saw.");
+    }
+    return looked;
+  }
+
+  private Event smelled() {
+    Event.Smelled smelled =
+        new Event.Smelled(
+            text(scent).isEmpty() ? null : choice(Event.Scent.class, scent, "scent"),
+            text(off).isEmpty() ? null : choice(Event.OffSmell.class, off, "off"));
+    if (smelled.scent() == null && smelled.off() == null) {
+      throw new Refused("scent", "Say what you smelled.");
+    }
+    return smelled;
+  }
+
+  private double amount(MeasureReader reader, CarrierBlend carriers) {
+    Problems problems = new Problems();
+    Double ml = problems.attempt("amount", () -> Amounts.oilMl(reader.read(text(amount)), carriers).middle());
+    problems.refuseIfAny();
+    return java.util.Objects.requireNonNull(ml);
+  }
+
+  private String note() {
+    String note = text(text);
+    if (note.isEmpty() || note.length() > LONGEST_NOTE) {
+      throw new Refused(
+          "text",
+          note.isEmpty() ? "Write something." : "A note has at most " + LONGEST_NOTE + " letters; this one has " + note.length() + ".");
+    }
+    return note;
+  }
+
+  private static @Nullable Boolean yesNo(@Nullable String typed) {
+    return switch (text(typed)) {
+      case "yes" -> Boolean.TRUE;
+      case "no" -> Boolean.FALSE;
+      default -> null;
+    };
+  }
+
+  static <E extends Enum<E>> E choice(Class<E> type, @Nullable String name, String field) {
+    try {
+      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT).replace('-', '_'));
+    } catch (IllegalArgumentException e) {
+      throw new Refused(field, "Choose one of the list.");
+    }
+  }
+
+  static String text(@Nullable String text) {
+    return text == null ? "" : text.strip();
+  }
+}

@@ -1,0 +1,11 @@
+package velvetcrock.batch;
+
+import java.time.Instant;
+import velvetcrock.core.log.Entry;
+
+/**
+ * An entry with who wrote it and when.
+ *
+ * @param replaced whether a later entry takes it out of the state
+ */
+public record LoggedEntry(Entry entry, String kind, String by, Instant writtenAt, boolean replaced) {}

@@ -1,0 +1,43 @@
+package velvetcrock.batch;
+
+import java.util.List;
+import velvetcrock.batch.BatchView.Next;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.plan.Task;
+import velvetcrock.web.Formats;
+
+/** Words the next action of a batch from its most pressing task. */
+final class NextStep {
+  private NextStep() {}
+
+  static Next of(BatchRecord batch, List<Task> tasks, Formats fmt) {
+    String page = "/batches/" + batch.code();
+    BatchState state = batch.state();
+    if (tasks.isEmpty()) {
+      return idle(state, page, fmt);
+    }
+    Task task = tasks.get(0);
+    return switch (task.kind()) {
+      case THROW_OUT -> new Next("Throw it out", "What you saw or smelled means that it is lost.", page + "#throw-out", null);
+      case COVER -> new Next("Top up with about " + fmt.ml(task.amountMl()), "The herb stands out of the oil.", page + "#top-up", null);
+      case TURN -> new Next("Turned upside down", "It floats.", null, "turned");
+      case CAP -> new Next("Capped when cold", "Warm oil under a cap draws water.", null, "capped");
+      case BOTTLE -> new Next("Bottle it", fmt.ml(task.amountMl()) + " waits for a bottle.", page + "/bottle", null);
+      case STRAIN -> new Next("Strain", "Its window runs to " + fmt.date(state.latest()) + ".", page + "/strain", null);
+      case TOP_UP, SHAKE, LOOK -> new Next("Shaken, covered, smells right", "All well: one tap logs all three.", null, "all-well");
+    };
+  }
+
+  private static Next idle(BatchState state, String page, Formats fmt) {
+    return switch (state.status()) {
+      case INFUSING -> new Next("Nothing to do today", "It may be strained from " + fmt.date(state.earliest()) + ".", null, null);
+      case STRAINED -> new Next("Bottle it", "", page + "/bottle", null);
+      case BOTTLED ->
+          state.unbottledMl() >= 5
+              ? new Next("Bottle the rest", fmt.ml(state.unbottledMl()) + " is in no bottle yet.", page + "/bottle", null)
+              : new Next("Look at its bottles", "", "/cellar", null);
+      case FINISHED -> new Next("All used", "", "/cellar", null);
+      case THROWN_OUT -> new Next("Thrown out", "", null, null);
+    };
+  }
+}

@@ -1,0 +1,161 @@
+package velvetcrock.batch;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Yield;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+
+/** Straining and bottling a batch. */
+@Controller
+class StrainController {
+  private final Batches batches;
+  private final StrainService strainer;
+  private final Households households;
+  private final Catalogue catalogue;
+  private final Cautions cautions;
+
+  StrainController(
+      Batches batches,
+      StrainService strainer,
+      Households households,
+      Catalogue catalogue,
+      Cautions cautions) {
+    this.batches = batches;
+    this.strainer = strainer;
+    this.households = households;
+    this.catalogue = catalogue;
+    this.cautions = cautions;
+  }
+
+  /** A way of expressing with what it should give. */
+  record Way(Expression expression, String name, String predicted, int percent) {}
+
+  @GetMapping("/batches/{code}/strain")
+  String strain(@PathVariable String code, Model model) {
+    BatchRecord batch = batches.find(code);
+    if (batch.state().strained() != null) {
+      return "redirect:/batches/" + batch.code() + "/bottle";
+    }
+    return strainPage(batch, StrainForm.empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/batches/{code}/strain")
+  String strained(
+      @PathVariable String code,
+      StrainForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    BatchRecord batch = batches.find(code);
+    try {
+      Written written = strainer.strain(batch, form);
+      if (written.repeated()) {
+        flash.addFlashAttribute("notice", "That straining is in the log already.");
+      }
+      return "redirect:/batches/" + batch.code() + "/bottle";
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return strainPage(batches.find(code), form, FieldErrors.of(refused), model);
+    }
+  }
+
+  @GetMapping("/batches/{code}/bottle")
+  String bottle(@PathVariable String code, Model model) {
+    BatchRecord batch = batches.find(code);
+    if (batch.state().strained() == null) {
+      return "redirect:/batches/" + batch.code() + "/strain";
+    }
+    return bottlePage(batch, BottleForm.empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/batches/{code}/bottle")
+  String bottled(
+      @PathVariable String code,
+      BottleForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    BatchRecord batch = batches.find(code);
+    try {
+      strainer.bottle(batch, form);
+      flash.addFlashAttribute("notice", batch.code() + " is bottled. Print its label.");
+      BatchRecord now = batches.find(code);
+      String letter = now.state().bottles().get(now.state().bottles().size() - 1).letter();
+      return "redirect:/cellar/" + now.code() + "/" + letter;
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return bottlePage(batch, form, FieldErrors.of(refused), model);
+    }
+  }
+
+  private String strainPage(BatchRecord batch, StrainForm form, FieldErrors errors, Model model) {
+    Formats fmt = households.formats(households.current());
+    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    double inMl = batch.state().charge().oilMl().high() + batch.state().toppedUpMl();
+    List<Way> ways =
+        Arrays.stream(Expression.values())
+            .map(
+                expression -> {
+                  Yield yield = reckoning.yield(expression);
+                  int percent = (int) Math.round(100 * yield.yieldMl() / inMl);
+                  return new Way(expression, words(expression), "about " + fmt.ml(yield.yieldMl()) + " (" + fmt.ml(yield.rangeMl()) + ")", percent);
+                })
+            .toList();
+    boolean early = fmt.today().isBefore(batch.state().earliest());
+    model.addAttribute("batch", batch);
+    model.addAttribute("jar", JarView.of(batch, catalogue, fmt, 1.6));
+    model.addAttribute("early", early ? fmt.date(batch.state().earliest()) : null);
+    model.addAttribute("ways", ways);
+    model.addAttribute("chosen", Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse("SQUEEZE"));
+    model.addAttribute("reckoning", reckoning.yield(Expression.SQUEEZE).reckoning());
+    model.addAttribute("askDates", !reckoning.carrierDatesKnown());
+    model.addAttribute("cautions", cautions.of(List.of("oily-cloth")));
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "batch/strain";
+  }
+
+  private String bottlePage(BatchRecord batch, BottleForm form, FieldErrors errors, Model model) {
+    Formats fmt = households.formats(households.current());
+    model.addAttribute("batch", batch);
+    model.addAttribute("jar", JarView.of(batch, catalogue, fmt, 1.6));
+    model.addAttribute("difference", Difference.of(batch.state(), catalogue, fmt));
+    model.addAttribute("unbottled", fmt.ml(batch.state().unbottledMl()));
+    model.addAttribute("allOfIt", fmt.number(batch.state().unbottledMl(), 0) + " ml");
+    model.addAttribute("fresh", form.amount() == null);
+    model.addAttribute("places", Store.Place.values());
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "batch/bottle";
+  }
+
+  private static String words(Expression expression) {
+    return switch (expression) {
+      case DRIP -> "Left to drip";
+      case SQUEEZE -> "Squeezed by hand";
+      case TWIST -> "Twisted in a cloth";
+      case PRESS -> "Pressed";
+    };
+  }
+}

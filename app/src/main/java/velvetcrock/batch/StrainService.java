@@ -1,0 +1,148 @@
+package velvetcrock.batch;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Dates;
+
+/** Straining and bottling: from what was typed to entries in the log. */
+@Service
+class StrainService {
+  private static final int MOST_BOTTLES = 26;
+
+  private final Batches batches;
+  private final Households households;
+  private final Catalogue catalogue;
+
+  StrainService(Batches batches, Households households, Catalogue catalogue) {
+    this.batches = batches;
+    this.households = households;
+    this.catalogue = catalogue;
+  }
+
+  /**
+   * Strains a batch.
+   *
+   * @throws Refused at every field that cannot be read
+   */
+  @Transactional
+  public Written strain(BatchRecord batch, StrainForm form) {
+    Household house = households.current();
+    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    Problems problems = new Problems();
+    Expression expression =
+        problems.attempt("expression", () -> LogForm.choice(Expression.class, form.expression(), "expression"));
+    Double oilMl =
+        problems.attempt(
+            "amount",
+            () ->
+                Amounts.oilMl(reader(house).read(LogForm.text(form.amount())), reckoning.carriers()).middle());
+    LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
+    boolean dated = reckoning.carrierDatesKnown();
+    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
+    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
+    problems.require(
+        dated || bestBefore != null || opened != null,
+        "bestBefore",
+        "The best-before of the bottle hangs on the oil’s own: give its date, or when it was opened.");
+    problems.refuseIfAny();
+
+    Event.Strained event =
+        new Event.Strained(
+            oilMl, LogForm.text(form.amount()), expression, reckoning.yield(expression).rangeMl());
+    Written written =
+        batches.append(
+            batch.code(),
+            event,
+            on == null ? null : moment(on, house),
+            null,
+            Optional.ofNullable(form.key()).orElse(""));
+    if (!dated) {
+      batches.supplyOilDates(batch.code(), withDates(batch, bestBefore, opened));
+    }
+    return written;
+  }
+
+  /**
+   * Bottles what was strained.
+   *
+   * @throws Refused at every field that cannot be read
+   */
+  @Transactional
+  public Written bottle(BatchRecord batch, BottleForm form) {
+    Household house = households.current();
+    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    Problems problems = new Problems();
+    Store.Place place = problems.attempt("place", () -> LogForm.choice(Store.Place.class, form.place(), "place"));
+    Store.Glass glass = problems.attempt("glass", () -> LogForm.choice(Store.Glass.class, form.glass(), "glass"));
+    Store.Antioxidant antioxidant =
+        problems.attempt("antioxidant", () -> LogForm.choice(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
+    problems.require(form.clean() != null, "clean", "Tick this once the bottles are clean and dry: a drop of water spoils the oil.");
+    List<Event.BottleIn> bottles = new ArrayList<>();
+    for (int row = 0; row < MOST_BOTTLES; row++) {
+      String typed = form.amountAt(row);
+      if (typed.isEmpty()) {
+        continue;
+      }
+      Double ml = problems.attempt("bottles[" + row + "].amount", () -> Amounts.oilMl(reader(house).read(typed), reckoning.carriers()).middle());
+      String size = form.sizeAt(row);
+      Double sizeMl = size.isEmpty() ? ml : problems.attempt("bottles[" + row + "].size", () -> Amounts.oilMl(reader(house).read(size), reckoning.carriers()).middle());
+      if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
+        String letter = letter(batch.state().bottles().size() + bottles.size());
+        bottles.add(new Event.BottleIn(letter, ml, sizeMl, place, glass, antioxidant, form.cold() != null));
+      }
+    }
+    problems.require(!bottles.isEmpty() || !problems.none(), "bottles[0].amount", "Say what goes into the bottle, such as 100 ml.");
+    problems.refuseIfAny();
+    return batches.append(
+        batch.code(), new Event.Bottled(bottles), null, null, Optional.ofNullable(form.key()).orElse(""));
+  }
+
+  private static List<Event.OilIn> withDates(
+      BatchRecord batch, @Nullable LocalDate bestBefore, @Nullable LocalDate opened) {
+    return batch.state().charge().carriers().stream()
+        .map(
+            c ->
+                new Event.OilIn(
+                    c.carrier(),
+                    c.share(),
+                    c.bestBefore() == null ? bestBefore : c.bestBefore(),
+                    c.openedOn() == null ? opened : c.openedOn(),
+                    c.pressedOn()))
+        .toList();
+  }
+
+  private static String letter(int index) {
+    if (index >= MOST_BOTTLES) {
+      throw new Refused("bottles[0].amount", "A batch has at most 26 bottles.");
+    }
+    return String.valueOf((char) ('A' + index));
+  }
+
+  private MeasureReader reader(Household house) {
+    return new MeasureReader(house.kitchen());
+  }
+
+  private @Nullable Instant moment(LocalDate day, Household house) {
+    ZoneId zone = house.zone();
+    return day.equals(households.today(house)) ? null : day.atTime(LocalTime.NOON).atZone(zone).toInstant();
+  }
+}

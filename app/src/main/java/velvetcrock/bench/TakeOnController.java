@@ -1,0 +1,176 @@
+package velvetcrock.bench;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.Written;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Place;
+import velvetcrock.web.Dates;
+import velvetcrock.web.FieldErrors;
+
+/** Taking on a jar that was begun before: what is not known becomes a range. */
+@Controller
+class TakeOnController {
+  private static final double LEAST_FILL = 0.75;
+  private static final double SOLIDS_SHARE = 1 / 1.40;
+  private static final int OLDEST_DAYS = 3 * 365;
+  private static final List<Integer> ABOUT = List.of(0, 3, 7, 14, 30);
+
+  private final Households households;
+  private final Batches batches;
+  private final Catalogue catalogue;
+
+  TakeOnController(Households households, Batches batches, Catalogue catalogue) {
+    this.households = households;
+    this.batches = batches;
+    this.catalogue = catalogue;
+  }
+
+  @GetMapping("/bench/take-on")
+  String takeOn(Model model) {
+    return page(TakeOnForm.empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/bench/take-on")
+  String takenOn(
+      TakeOnForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    try {
+      Written written = batches.charge(event(form), TakeOnForm.text(form.key()));
+      flash.addFlashAttribute("notice", "Taken on: write " + written.code() + " on the lid.");
+      return "redirect:/batches/" + written.code();
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(form, FieldErrors.of(refused), model);
+    }
+  }
+
+  private Event.Charged event(TakeOnForm form) {
+    Household house = households.current();
+    LocalDate today = households.today(house);
+    Problems problems = new Problems();
+    Herb herb = problems.attempt("herb", () -> catalogue.herb(TakeOnForm.text(form.herb())));
+    Carrier carrier = problems.attempt("carrier", () -> catalogue.carrier(TakeOnForm.text(form.carrier())));
+    Cut cut = problems.attempt("cut", () -> Planner.named(Cut.class, form.cut(), "cut"));
+    Jar jar = problems.attempt("jar", () -> jar(TakeOnForm.text(form.jar())));
+    Place place = problems.attempt("place", () -> households.place(TakeOnForm.text(form.place())));
+    Integer about = problems.attempt("about", () -> about(TakeOnForm.text(form.about())));
+    LocalDate on = problems.attempt("chargedOn", () -> day(form.chargedOn(), today));
+    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
+    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
+    problems.refuseIfAny();
+
+    Herb known = Objects.requireNonNull(herb);
+    Jar vessel = Objects.requireNonNull(jar);
+    Range herbG = problems.attempt("amount", () -> herbG(form, known, Objects.requireNonNull(cut), vessel, house));
+    Range oilMl =
+        herbG == null
+            ? null
+            : problems.attempt("oil", () -> oilMl(form, Objects.requireNonNull(carrier), herbG, vessel, house));
+    problems.refuseIfAny();
+    return new Event.Charged(
+        place.method(),
+        List.of(
+            new Event.HerbIn(
+                known.key(), known.bestPart(), cut, HerbState.DRIED, herbG, known.waterFraction(HerbState.DRIED), TakeOnForm.text(form.amount()))),
+        List.of(new Event.OilIn(carrier.key(), 1, bestBefore, opened, null)),
+        oilMl,
+        TakeOnForm.text(form.oil()),
+        new Event.JarIn(vessel.name(), vessel.brimMl(), vessel.innerDiameterMm()),
+        ChargeOrder.USUAL_COVER_MM,
+        Use.SKIN,
+        place.stand(),
+        on,
+        about,
+        true,
+        false);
+  }
+
+  /** Herb as typed, or from how far up it stands: its bed by the settled density of its cut. */
+  private Range herbG(TakeOnForm form, Herb herb, Cut cut, Jar jar, Household house) {
+    String typed = TakeOnForm.text(form.amount());
+    if (!typed.isEmpty()) {
+      return Amounts.herbMassG(
+          new MeasureReader(house.kitchen()).read(typed), herb, herb.bestPart(), cut, HerbState.DRIED, catalogue);
+    }
+    double share = Double.parseDouble(TakeOnForm.text(form.herbFill()).matches("0\\.\\d+") ? TakeOnForm.text(form.herbFill()) : "0.5");
+    return catalogue.looseRange(herb, herb.bestPart(), cut, HerbState.DRIED).times(share * jar.brimMl());
+  }
+
+  /** Oil as typed, or what fills the jar to between three quarters and its fill line over the herb. */
+  private Range oilMl(TakeOnForm form, Carrier carrier, Range herbG, Jar jar, Household house) {
+    String typed = TakeOnForm.text(form.oil());
+    if (!typed.isEmpty()) {
+      return Amounts.oilMl(new MeasureReader(house.kitchen()).read(typed), CarrierBlend.of(carrier));
+    }
+    double least = LEAST_FILL * jar.brimMl() - herbG.high() * SOLIDS_SHARE;
+    double most = Jar.FILL_LINE * jar.brimMl() - herbG.low() * SOLIDS_SHARE;
+    if (least <= 0) {
+      throw new Refused("oil", "So much herb leaves no room for oil in this jar. Give the oil, or check herb and jar.");
+    }
+    return Range.between(least, most);
+  }
+
+  private Jar jar(String key) {
+    return households.jars().stream()
+        .filter(j -> j.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new Refused("jar", "Choose one of the jars."));
+  }
+
+  private static LocalDate day(@Nullable String typed, LocalDate today) {
+    LocalDate day =
+        Optional.ofNullable(Dates.read(typed))
+            .orElseThrow(() -> new Refused("chargedOn", "Give the day, as near as you know it."));
+    if (day.isAfter(today) || day.isBefore(today.minusDays(OLDEST_DAYS))) {
+      throw new Refused("chargedOn", "It was begun today or within the last three years; " + day + " was read.");
+    }
+    return day;
+  }
+
+  private static Integer about(String typed) {
+    return ABOUT.stream()
+        .filter(days -> String.valueOf(days).equals(typed))
+        .findFirst()
+        .orElseThrow(() -> new Refused("about", "Choose one of the list."));
+  }
+
+  private String page(TakeOnForm form, FieldErrors errors, Model model) {
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("herbs", catalogue.herbs().stream().sorted((a, b) -> a.name().compareToIgnoreCase(b.name())).toList());
+    model.addAttribute("carriers", catalogue.carriers());
+    model.addAttribute("jars", households.jars());
+    model.addAttribute("places", households.places());
+    model.addAttribute("cuts", Cut.values());
+    return "bench/take-on";
+  }
+}

@@ -1,0 +1,37 @@
+package velvetcrock.bench;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is known of a jar that was begun before, as typed.
+ *
+ * @param amount herb; empty if not known
+ * @param herbFill how far up the jar the herb stands, as a share
+ * @param oil oil; empty if not known
+ * @param about by how many days the date may be wrong
+ */
+record TakeOnForm(
+    @Nullable String herb,
+    @Nullable String cut,
+    @Nullable String amount,
+    @Nullable String herbFill,
+    @Nullable String carrier,
+    @Nullable String oil,
+    @Nullable String jar,
+    @Nullable String place,
+    @Nullable String chargedOn,
+    @Nullable String about,
+    @Nullable String bestBefore,
+    @Nullable String openedOn,
+    @Nullable String key) {
+
+  static TakeOnForm empty() {
+    return new TakeOnForm(
+        "yarrow", "CUT", null, "0.66", "sunflower-high-oleic", null, "jar-500", null, null, "0", null, null, null);
+  }
+
+  static String text(@Nullable String text) {
+    return Optional.ofNullable(text).orElse("").strip();
+  }
+}

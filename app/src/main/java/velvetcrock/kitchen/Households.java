@@ -1,0 +1,244 @@
+package velvetcrock.kitchen;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.Formats;
+
+/** The household of the request: its settings, places and jars. */
+@Service
+public class Households {
+  private static final int LONGEST_NAME = 60;
+  private static final double MM_PER_CM = 10;
+
+  private final HouseholdRepository households;
+  private final PlaceRepository places;
+  private final OwnJarRepository ownJars;
+  private final CurrentHousehold current;
+  private final Catalogue catalogue;
+  private final EntityManager entities;
+  private final Clock clock;
+
+  Households(
+      HouseholdRepository households,
+      PlaceRepository places,
+      OwnJarRepository ownJars,
+      CurrentHousehold current,
+      Catalogue catalogue,
+      EntityManager entities,
+      Clock clock) {
+    this.households = households;
+    this.places = places;
+    this.ownJars = ownJars;
+    this.current = current;
+    this.catalogue = catalogue;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /** The household of whoever is signed in. */
+  @Transactional(readOnly = true)
+  public Household current() {
+    return households.findById(current.id()).orElseThrow();
+  }
+
+  /** The same, held against other writers until the transaction ends. */
+  @Transactional
+  public Household lockCurrent() {
+    return households.lock(current.id()).orElseThrow();
+  }
+
+  /** The household of an id. */
+  @Transactional(readOnly = true)
+  public Optional<Household> find(UUID id) {
+    return households.findById(id);
+  }
+
+  /** The demo household, if there is one. */
+  @Transactional(readOnly = true)
+  public Optional<Household> demo() {
+    return households.findFirstByDemo(true);
+  }
+
+  /** Whether somebody has founded a household of their own. */
+  @Transactional(readOnly = true)
+  public boolean founded() {
+    return households.findFirstByDemo(false).isPresent();
+  }
+
+  /** Formats for a household, now. */
+  public Formats formats(Household household) {
+    return new Formats(household.kitchen(), household.zone(), today(household));
+  }
+
+  /** The day it is in a household. */
+  public LocalDate today(Household household) {
+    return LocalDate.ofInstant(clock.instant(), household.zone());
+  }
+
+  /**
+   * Founds a household.
+   *
+   * @throws Refused at {@code household}, {@code zone} or {@code kitchen}
+   */
+  @Transactional
+  public Household found(String name, String zone, String kitchen, boolean demo) {
+    Problems problems = new Problems();
+    String called = name(problems, "household", name);
+    ZoneId zoneId = problems.attempt("zone", () -> zone(zone));
+    Kitchen measures = problems.attempt("kitchen", () -> kitchen(kitchen));
+    problems.refuseIfAny();
+    return households.save(
+        new Household(UUID.randomUUID(), called, zoneId, measures, demo, clock.instant()));
+  }
+
+  /** Puts up the planks that every kitchen has, in the current household. */
+  @Transactional
+  public void furnish() {
+    addPlace("Dark cupboard", Light.DARK, 17);
+    addPlace("Counter", Light.ROOM, 20);
+    addPlace("South window", Light.WINDOW, 24);
+  }
+
+  /**
+   * Changes the household's settings.
+   *
+   * @throws Refused at {@code household}, {@code zone} or {@code kitchen}
+   */
+  @Transactional
+  public void settle(String name, String zone, String kitchen) {
+    Problems problems = new Problems();
+    String called = name(problems, "household", name);
+    ZoneId zoneId = problems.attempt("zone", () -> zone(zone));
+    Kitchen measures = problems.attempt("kitchen", () -> kitchen(kitchen));
+    problems.refuseIfAny();
+    current().settle(called, zoneId, measures);
+  }
+
+  /** The planks, in walking order. */
+  @Transactional(readOnly = true)
+  public List<Place> places() {
+    return places.findAllByOrderByPosition();
+  }
+
+  /**
+   * A plank by its id.
+   *
+   * @throws Refused at {@code place}
+   */
+  @Transactional(readOnly = true)
+  public Place place(String id) {
+    return places().stream()
+        .filter(p -> p.id().toString().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refused("place", "Choose one of your places."));
+  }
+
+  /**
+   * Puts up a plank.
+   *
+   * @param celsius how warm it is there, °C, −10 to 60
+   * @throws Refused at {@code placeName} or {@code celsius}
+   */
+  @Transactional
+  public Place addPlace(String name, Light light, double celsius) {
+    Problems problems = new Problems();
+    String called = name(problems, "placeName", name);
+    problems.require(
+        celsius >= -10 && celsius <= 60, "celsius", "A place is between −10 and 60 °C warm.");
+    List<Place> present = places();
+    problems.require(
+        present.stream().noneMatch(p -> p.name().equalsIgnoreCase(called)),
+        "placeName",
+        "There is a place of that name already.");
+    problems.refuseIfAny();
+    return persisted(new Place(UUID.randomUUID(), called, light, celsius, present.size()));
+  }
+
+  /** All jars: the household's own first, then the common shapes. */
+  @Transactional(readOnly = true)
+  public List<Jar> jars() {
+    List<Jar> jars = new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
+    jars.addAll(catalogue.jars());
+    return jars;
+  }
+
+  /** The jars that the household measured itself. */
+  @Transactional(readOnly = true)
+  public List<OwnJar> ownJars() {
+    return ownJars.findAllByOrderByBrimMl();
+  }
+
+  /**
+   * Measures a jar: the water that fills it to the brim and its inner height.
+   *
+   * @param water as typed, such as {@code 512 g}; a volume is taken as water too
+   * @param heightCm inner height as typed, cm
+   * @throws Refused at {@code jarName}, {@code water} or {@code height}
+   */
+  @Transactional
+  public OwnJar measureJar(String name, String water, String heightCm) {
+    Problems problems = new Problems();
+    String called = name(problems, "jarName", name);
+    Measure measured =
+        problems.attempt("water", () -> new MeasureReader(current().kitchen()).read(water));
+    Double height = problems.attempt("height", () -> number(heightCm) * MM_PER_CM);
+    problems.refuseIfAny();
+    Jar jar = Jar.measured("own", called, measured.amount().middle(), height);
+    return persisted(new OwnJar(UUID.randomUUID(), jar, water.strip() + " of water, " + heightCm.strip() + " cm high"));
+  }
+
+  private <T> T persisted(T entity) {
+    entities.persist(entity);
+    return entity;
+  }
+
+  private static String name(Problems problems, String field, String name) {
+    String trimmed = name.strip();
+    problems.require(!trimmed.isEmpty(), field, "Give it a name.");
+    problems.require(
+        trimmed.length() <= LONGEST_NAME, field, "A name has at most " + LONGEST_NAME + " letters.");
+    return trimmed;
+  }
+
+  private static ZoneId zone(String zone) {
+    try {
+      return ZoneId.of(zone.strip());
+    } catch (DateTimeException e) {
+      throw new Refused("zone", "“" + zone + "” is not a time zone, such as Europe/Oslo.");
+    }
+  }
+
+  private static Kitchen kitchen(String kitchen) {
+    try {
+      return Kitchen.valueOf(kitchen);
+    } catch (IllegalArgumentException e) {
+      throw new Refused("kitchen", "Choose US, metric or imperial measures.");
+    }
+  }
+
+  private static double number(String text) {
+    try {
+      return Double.parseDouble(text.strip().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new Refused("height", "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
+    }
+  }
+}

@@ -1,0 +1,117 @@
+package velvetcrock.kitchen;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Refused;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.web.FieldErrors;
+
+/** The kitchen: settings, places and jars. */
+@Controller
+class KitchenController {
+  private final Households households;
+
+  KitchenController(Households households) {
+    this.households = households;
+  }
+
+  /** Whatever is typed on the kitchen's page. */
+  record KitchenForm(
+      @Nullable String household,
+      @Nullable String zone,
+      @Nullable String kitchen,
+      @Nullable String placeName,
+      @Nullable String light,
+      @Nullable String celsius,
+      @Nullable String jarName,
+      @Nullable String water,
+      @Nullable String height) {}
+
+  @GetMapping("/kitchen")
+  String kitchen(Model model) {
+    return page(empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/kitchen/settings")
+  String settle(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () -> households.settle(text(form.household()), text(form.zone()), text(form.kitchen())),
+        "Saved.", form, model, flash, response);
+  }
+
+  @PostMapping("/kitchen/places")
+  String addPlace(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () -> households.addPlace(text(form.placeName()), light(form.light()), celsius(form.celsius())),
+        "A new plank is up.", form, model, flash, response);
+  }
+
+  @PostMapping("/kitchen/jars")
+  String addJar(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () -> households.measureJar(text(form.jarName()), text(form.water()), text(form.height())),
+        "Measured. The bench knows this jar now.", form, model, flash, response);
+  }
+
+  private String saved(
+      Runnable work,
+      String notice,
+      KitchenForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    try {
+      work.run();
+      flash.addFlashAttribute("notice", notice);
+      return "redirect:/kitchen";
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(form, FieldErrors.of(refused), model);
+    }
+  }
+
+  private String page(KitchenForm form, FieldErrors errors, Model model) {
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("places", households.places());
+    model.addAttribute("ownJars", households.ownJars());
+    model.addAttribute("zones", TimeZones.names());
+    model.addAttribute("kitchens", Kitchen.values());
+    model.addAttribute("lights", Light.values());
+    return "kitchen/kitchen";
+  }
+
+  private static Light light(@Nullable String name) {
+    try {
+      return Light.valueOf(text(name));
+    } catch (IllegalArgumentException e) {
+      throw new Refused("light", "Choose how light it is there.");
+    }
+  }
+
+  private static double celsius(@Nullable String typed) {
+    try {
+      return Double.parseDouble(text(typed).replace(',', '.').replace("°C", "").strip());
+    } catch (NumberFormatException e) {
+      throw new Refused("celsius", "“" + text(typed) + "” is not a temperature in °C, such as 17.");
+    }
+  }
+
+  private static KitchenForm empty() {
+    return new KitchenForm(null, null, null, null, null, null, null, null, null);
+  }
+
+  private static String text(@Nullable String text) {
+    return text == null ? "" : text.strip();
+  }
+}

@@ -1,0 +1,9 @@
+package velvetcrock.kitchen;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface OwnJarRepository extends JpaRepository<OwnJar, UUID> {
+  List<OwnJar> findAllByOrderByBrimMl();
+}

@@ -1,0 +1,140 @@
+package velvetcrock.papers;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.KeepingRange;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Event.HerbIn;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Formats;
+import velvetcrock.web.NotFound;
+
+/** What is printed: lid tags and bottle labels. */
+@Controller
+class PapersController {
+  private final Batches batches;
+  private final Households households;
+  private final Catalogue catalogue;
+  private final Cautions cautions;
+
+  PapersController(
+      Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+    this.batches = batches;
+    this.households = households;
+    this.catalogue = catalogue;
+    this.cautions = cautions;
+  }
+
+  /** A lid tag. */
+  record Tag(
+      String code, String herb, String botanical, String state, String oil, String charged, String window) {}
+
+  /** A bottle label. */
+  record Label(
+      String code,
+      String herb,
+      String botanical,
+      String state,
+      String oil,
+      String amount,
+      String strained,
+      String bestBefore,
+      String use,
+      String allergens,
+      List<Caution> cautions) {}
+
+  @GetMapping("/batches/{code}/tag")
+  String tag(@PathVariable String code, Model model) {
+    Formats fmt = households.formats(households.current());
+    BatchRecord batch = batches.find(code);
+    BatchState state = batch.state();
+    String about = state.charge().aboutDays() > 0 ? "about " : "";
+    model.addAttribute(
+        "tag",
+        new Tag(
+            batch.code(),
+            names(state),
+            botanical(state),
+            herbState(state),
+            new BatchReckoning(catalogue, state).carriers().names(),
+            about + fmt.fullDate(state.charge().chargedOn()),
+            fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
+    return "papers/tag";
+  }
+
+  @GetMapping("/cellar/{code}/{letter}/label")
+  String label(@PathVariable String code, @PathVariable String letter, Model model) {
+    Formats fmt = households.formats(households.current());
+    BatchRecord batch = batches.find(code);
+    BatchState state = batch.state();
+    BottleState bottle =
+        state
+            .bottle(letter.toUpperCase(Locale.ROOT))
+            .orElseThrow(() -> new NotFound("There is no such bottle."));
+    KeepingRange keeping = batches.keeping(batch, bottle.letter());
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    Use use = state.charge().use();
+    model.addAttribute(
+        "label",
+        new Label(
+            batch.code() + "-" + bottle.letter(),
+            names(state),
+            botanical(state),
+            herbState(state),
+            reckoning.carriers().names(),
+            fmt.ml(bottle.filled().ml()),
+            fmt.fullDate(fmt.date(java.util.Objects.requireNonNull(state.strainedAt()))),
+            fmt.fullDate(keeping.early().bestBefore()),
+            use == Use.SKIN ? "For the skin. Not for eating." : "For eating. Keep in the fridge.",
+            allergens(reckoning),
+            cautions.forBottle(reckoning.order(), use).stream()
+                .filter(c -> c.level() != Caution.Level.NOTE)
+                .filter(c -> !c.code().equals("foraged-lookalike"))
+                .toList()));
+    return "papers/label";
+  }
+
+  private String names(BatchState state) {
+    return herbs(state).stream().map(Herb::name).collect(Collectors.joining(" and "));
+  }
+
+  private String botanical(BatchState state) {
+    return herbs(state).stream().map(Herb::botanical).collect(Collectors.joining(", "));
+  }
+
+  /** The herbs, the heaviest first, as a label has to name them. */
+  private List<Herb> herbs(BatchState state) {
+    return state.charge().herbs().stream()
+        .sorted(Comparator.comparingDouble((HerbIn h) -> h.massG().middle()).reversed())
+        .map(h -> catalogue.herb(h.herb()))
+        .toList();
+  }
+
+  private static String herbState(BatchState state) {
+    HerbIn first = state.charge().herbs().get(0);
+    return first.state().name().toLowerCase(Locale.ROOT) + ", " + first.cut().name().toLowerCase(Locale.ROOT);
+  }
+
+  private static String allergens(BatchReckoning reckoning) {
+    return reckoning.carriers().shares().stream()
+        .map(s -> s.carrier().allergen())
+        .filter(a -> !a.isEmpty())
+        .distinct()
+        .collect(Collectors.joining(", "));
+  }
+}

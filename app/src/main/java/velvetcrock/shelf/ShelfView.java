@@ -1,0 +1,43 @@
+package velvetcrock.shelf;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.JarView;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.kitchen.Place;
+import velvetcrock.web.Formats;
+
+/** The planks with their jars, all to one scale. */
+record ShelfView(List<Plank> planks, int jars) {
+  private static final double PX_PER_MM = 1.05;
+
+  /** A plank with what stands on it. */
+  record Plank(String name, String note, List<JarView> jars) {}
+
+  static ShelfView of(List<Place> places, List<BatchRecord> standing, Catalogue catalogue, Formats fmt) {
+    Map<String, List<JarView>> byPlace = new LinkedHashMap<>();
+    places.forEach(place -> byPlace.put(place.id().toString(), new ArrayList<>()));
+    for (BatchRecord batch : standing) {
+      byPlace
+          .computeIfAbsent(batch.state().stand().place(), gone -> new ArrayList<>())
+          .add(JarView.of(batch, catalogue, fmt, PX_PER_MM));
+    }
+    List<Plank> planks =
+        places.stream()
+            .map(p -> new Plank(p.name(), fmt.number(p.celsius(), 0) + " °C, " + light(p.light()), byPlace.get(p.id().toString())))
+            .toList();
+    return new ShelfView(planks, standing.size());
+  }
+
+  private static String light(Light light) {
+    return switch (light) {
+      case DARK -> "dark";
+      case ROOM -> "room light";
+      case WINDOW -> "sun";
+    };
+  }
+}

@@ -1,0 +1,177 @@
+package velvetcrock.web;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import velvetcrock.core.Range;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.measure.CookWords;
+import velvetcrock.core.measure.Kitchen;
+
+/**
+ * Writes figures and dates the way one household reads them: its kitchen measures beside the metric
+ * ones, its time zone, no more digits than anybody can weigh.
+ */
+public final class Formats {
+  private static final DateTimeFormatter DAY_MONTH = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+  private static final DateTimeFormatter WITH_YEAR =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+  private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
+  private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE", Locale.UK);
+
+  private final Kitchen kitchen;
+  private final ZoneId zone;
+  private final LocalDate today;
+
+  /** Formats for one household on one day. */
+  public Formats(Kitchen kitchen, ZoneId zone, LocalDate today) {
+    this.kitchen = kitchen;
+    this.zone = zone;
+    this.today = today;
+  }
+
+  /** The day it is, in the household. */
+  public LocalDate today() {
+    return today;
+  }
+
+  /** The household's time zone. */
+  public ZoneId zone() {
+    return zone;
+  }
+
+  /** A volume, such as {@code 300 ml} or {@code 1.2 l}, in steps that a jug shows. */
+  public String ml(double ml) {
+    return ml >= 2000 ? number(ml / 1000, 2) + " l" : number(ml, ml < 10 ? 1 : 0) + " ml";
+  }
+
+  /** A volume as a range, or one figure where it is one. */
+  public String ml(Range ml) {
+    String low = number(ml.low(), 0);
+    String high = number(ml.high(), 0);
+    return low.equals(high) ? ml(ml.middle()) : low + "–" + high + " ml";
+  }
+
+  /** A volume in the household's cups and spoons; empty in a metric kitchen. */
+  public String cups(double ml) {
+    return kitchen == Kitchen.METRIC ? "" : CookWords.of(ml, kitchen);
+  }
+
+  /** A volume with the household's cups behind it. */
+  public String volume(double ml) {
+    String cups = cups(ml);
+    return cups.isEmpty() ? ml(ml) : ml(ml) + " (" + cups + ")";
+  }
+
+  /** A weight, such as {@code 60 g}. */
+  public String g(double grams) {
+    return grams >= 2000 ? number(grams / 1000, 2) + " kg" : number(grams, grams < 20 ? 1 : 0) + " g";
+  }
+
+  /** A weight as a range, or one figure where it is one. */
+  public String g(Range grams) {
+    String low = number(grams.low(), 0);
+    String high = number(grams.high(), 0);
+    return low.equals(high) ? g(grams.middle()) : low + "–" + high + " g";
+  }
+
+  /** A length, mm. */
+  public String mm(double mm) {
+    return number(mm, 0) + " mm";
+  }
+
+  /** A ratio's second half, such as {@code 5.5}. */
+  public String ratio(double oilPerHerb) {
+    return "1 : " + number(oilPerHerb, oilPerHerb < 20 ? 1 : 0);
+  }
+
+  /** A bare number with at most so many decimals and no needless zeros. */
+  public String number(double value, int decimals) {
+    BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros();
+    return (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString().replace("-", "−");
+  }
+
+  /** The value of a reckoning's line with its unit. */
+  public String value(Reckoning.Line line) {
+    Range value = line.value();
+    String figures =
+        value.exact() ? figure(value.low()) : figure(value.low()) + "–" + figure(value.high());
+    return line.unit().isEmpty() ? figures : figures + " " + line.unit();
+  }
+
+  private String figure(double value) {
+    double size = Math.abs(value);
+    return number(value, size >= 100 ? 0 : size >= 10 ? 1 : 2);
+  }
+
+  /** A date, with its year where that is not this year. */
+  public String date(LocalDate date) {
+    return date.getYear() == today.getYear() ? date.format(DAY_MONTH) : date.format(WITH_YEAR);
+  }
+
+  /** A date with its year, as on a label. */
+  public String fullDate(LocalDate date) {
+    return date.format(WITH_YEAR);
+  }
+
+  /** A date in short, such as {@code 5 Dec}; with its year where that is not this year. */
+  public String shortDate(LocalDate date) {
+    String day = date.format(SHORT);
+    return date.getYear() == today.getYear() ? day : day + " " + date.getYear();
+  }
+
+  /** Two dates as a range, or one where they are one. */
+  public String dates(LocalDate from, LocalDate to) {
+    if (from.equals(to)) {
+      return date(from);
+    }
+    boolean sameMonth = from.getYear() == to.getYear() && from.getMonth() == to.getMonth();
+    return (sameMonth ? String.valueOf(from.getDayOfMonth()) : date(from)) + "–" + date(to);
+  }
+
+  /** A date as seen from today: today, tomorrow, a weekday, or the date. */
+  public String nearDate(LocalDate date) {
+    long days = ChronoUnit.DAYS.between(today, date);
+    if (days == 0) {
+      return "today";
+    }
+    if (days == 1) {
+      return "tomorrow";
+    }
+    if (days == -1) {
+      return "yesterday";
+    }
+    return days > 1 && days < 7 ? date.format(WEEKDAY) : date(date);
+  }
+
+  /** A moment: the time if it is today's, else the date, else both for the thread. */
+  public String moment(Instant at) {
+    LocalDate date = date(at);
+    String time = at.atZone(zone).format(TIME);
+    return date.equals(today) ? "today " + time : nearDate(date) + " " + time;
+  }
+
+  /** The day on which a moment falls in the household. */
+  public LocalDate date(Instant at) {
+    return at.atZone(zone).toLocalDate();
+  }
+
+  /** So many days, in weeks and days where that is clearer. */
+  public String days(long days) {
+    if (days < 14) {
+      return days == 1 ? "1 day" : days + " days";
+    }
+    if (days >= 90) {
+      return Math.round(days / 30.44) + " months";
+    }
+    long weeks = days / 7;
+    long rest = days % 7;
+    return weeks + " weeks" + (rest == 0 ? "" : " " + days(rest));
+  }
+}

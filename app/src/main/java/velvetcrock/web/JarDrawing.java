@@ -1,0 +1,214 @@
+package velvetcrock.web;
+
+import java.util.Locale;
+import java.util.SplittableRandom;
+
+/**
+ * A jar drawn true to scale from its reckoned levels: all coordinates are millimetres of the real
+ * jar, the floor of its inside at y = 0 counted upwards and turned over for SVG. Only the glass's
+ * shoulder and lid are ornament.
+ *
+ * @param id unique on its page, for the clip path
+ * @param viewBox the drawing's frame, mm
+ * @param widthPx width on the screen at the page's one scale
+ * @param heightPx height on the screen at the page's one scale
+ * @param glass outline of the glass
+ * @param inside outline of the inside, to which oil and herb are clipped
+ * @param oil the oil's body
+ * @param surface the line of its surface
+ * @param flecks all flecks of herb as one path
+ * @param lid the lid or cloth
+ * @param shine the highlight
+ * @param oilColour colour of the oil
+ * @param fleckColour colour of the herb
+ * @param words the same in words
+ */
+public record JarDrawing(
+    String id,
+    String viewBox,
+    int widthPx,
+    int heightPx,
+    String glass,
+    String inside,
+    String oil,
+    String surface,
+    String flecks,
+    String lid,
+    boolean lidded,
+    String shine,
+    String oilColour,
+    String fleckColour,
+    String words) {
+
+  private static final double WALL_MM = 2.2;
+  private static final double LID_MM = 11;
+  private static final double MARGIN_MM = 3;
+  private static final double SHOULDER_FROM = 0.86;
+  private static final double NECK_FROM = 0.95;
+  private static final double NECK_WIDTH = 0.84;
+  private static final double CORNER_MM = 7;
+  private static final double MM2_PER_FLECK = 46;
+  private static final int FEWEST_FLECKS = 8;
+  private static final int MOST_FLECKS = 170;
+
+  /**
+   * What is to be drawn.
+   *
+   * @param bedMm top of the herb, mm; 0 for none
+   * @param oilMm top of the oil, mm; 0 for none
+   * @param brimMm inner height, mm
+   * @param widthMm inner width, mm
+   * @param floats whether the herb hangs below the surface instead of lying on the floor
+   * @param closed whether a lid is on; a cloth otherwise
+   * @param round whether the herb is in grains rather than leaves
+   */
+  public record Of(
+      String id,
+      double bedMm,
+      double oilMm,
+      double brimMm,
+      double widthMm,
+      boolean floats,
+      boolean closed,
+      boolean round,
+      String oilColour,
+      String fleckColour,
+      String words) {}
+
+  /**
+   * Draws a jar.
+   *
+   * @param pxPerMm the page's scale
+   */
+  public static JarDrawing of(Of jar, double pxPerMm) {
+    double outer = jar.widthMm() + 2 * WALL_MM;
+    double width = outer + 2 * MARGIN_MM;
+    double height = jar.brimMm() + WALL_MM + LID_MM + 2 * MARGIN_MM;
+    double floor = height - MARGIN_MM - WALL_MM;
+    Frame frame = new Frame(width / 2, floor, jar.widthMm(), jar.brimMm());
+    double oilTop = Math.min(jar.oilMm(), jar.brimMm());
+    return new JarDrawing(
+        jar.id(),
+        "0 0 " + n(width) + " " + n(height),
+        (int) Math.round(width * pxPerMm),
+        (int) Math.round(height * pxPerMm),
+        frame.body(WALL_MM),
+        frame.body(0),
+        oilTop <= 0 ? "" : frame.column(oilTop),
+        oilTop <= 0 ? "" : frame.line(oilTop),
+        flecks(jar, frame, oilTop),
+        jar.closed() ? frame.lid() : frame.cloth(),
+        jar.closed(),
+        frame.shine(),
+        jar.oilColour(),
+        jar.fleckColour(),
+        jar.words());
+  }
+
+  /** Mixes two colours. */
+  public static String mix(String from, String to, double share) {
+    StringBuilder mixed = new StringBuilder("#");
+    for (int i = 1; i < 7; i += 2) {
+      int a = Integer.parseInt(from.substring(i, i + 2), 16);
+      int b = Integer.parseInt(to.substring(i, i + 2), 16);
+      mixed.append(String.format(Locale.ROOT, "%02x", Math.round(a + share * (b - a))));
+    }
+    return mixed.toString();
+  }
+
+  private static String flecks(Of jar, Frame frame, double oilTop) {
+    double bed = Math.min(jar.bedMm(), jar.brimMm() * SHOULDER_FROM);
+    if (bed <= 0) {
+      return "";
+    }
+    double from = jar.floats() ? Math.max(0, oilTop - bed) : 0;
+    int count =
+        (int)
+            Math.max(
+                FEWEST_FLECKS, Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
+    SplittableRandom random = new SplittableRandom(jar.id().hashCode());
+    StringBuilder path = new StringBuilder();
+    for (int i = 0; i < count; i++) {
+      double x = frame.centre() + (random.nextDouble() - 0.5) * (jar.widthMm() - 7);
+      double up = from + 2.5 + random.nextDouble() * Math.max(0.5, bed - 4);
+      double size = 2.4 + random.nextDouble() * 2.2;
+      double turn = random.nextDouble() * Math.PI;
+      path.append(jar.round() ? grain(x, frame.y(up), size * 0.55) : leaf(x, frame.y(up), size, turn));
+    }
+    return path.toString();
+  }
+
+  private static String grain(double x, double y, double r) {
+    return "M" + n(x - r) + " " + n(y) + "a" + n(r) + " " + n(r) + " 0 1 0 " + n(2 * r) + " 0a" + n(r) + " "
+        + n(r) + " 0 1 0 " + n(-2 * r) + " 0";
+  }
+
+  private static String leaf(double x, double y, double size, double turn) {
+    double dx = Math.cos(turn) * size;
+    double dy = Math.sin(turn) * size;
+    double bx = -dy * 0.34;
+    double by = dx * 0.34;
+    return "M" + n(x - dx) + " " + n(y - dy)
+        + "q" + n(dx + bx) + " " + n(dy + by) + " " + n(2 * dx) + " " + n(2 * dy)
+        + "q" + n(-dx - bx) + " " + n(-dy - by) + " " + n(-2 * dx) + " " + n(-2 * dy);
+  }
+
+  private static String n(double value) {
+    double rounded = Math.round(value * 10) / 10.0;
+    return rounded == Math.rint(rounded) ? String.valueOf((long) rounded) : String.valueOf(rounded);
+  }
+
+  /** Places of a jar in the drawing. */
+  private record Frame(double centre, double floor, double width, double brim) {
+    double y(double upMm) {
+      return floor - upMm;
+    }
+
+    /** The body, so much outside the inner wall. */
+    String body(double wall) {
+      double half = width / 2 + wall;
+      double neck = width / 2 * NECK_WIDTH + wall;
+      double corner = CORNER_MM + wall / 2;
+      return "M" + n(centre - neck) + " " + n(y(brim))
+          + "L" + n(centre - neck) + " " + n(y(brim * NECK_FROM))
+          + "C" + n(centre - neck) + " " + n(y(brim * 0.91)) + " " + n(centre - half) + " " + n(y(brim * 0.92)) + " "
+          + n(centre - half) + " " + n(y(brim * SHOULDER_FROM))
+          + "L" + n(centre - half) + " " + n(floor + wall - corner)
+          + "Q" + n(centre - half) + " " + n(floor + wall) + " " + n(centre - half + corner) + " " + n(floor + wall)
+          + "L" + n(centre + half - corner) + " " + n(floor + wall)
+          + "Q" + n(centre + half) + " " + n(floor + wall) + " " + n(centre + half) + " " + n(floor + wall - corner)
+          + "L" + n(centre + half) + " " + n(y(brim * SHOULDER_FROM))
+          + "C" + n(centre + half) + " " + n(y(brim * 0.92)) + " " + n(centre + neck) + " " + n(y(brim * 0.91)) + " "
+          + n(centre + neck) + " " + n(y(brim * NECK_FROM))
+          + "L" + n(centre + neck) + " " + n(y(brim)) + "Z";
+    }
+
+    String column(double topMm) {
+      return "M" + n(centre - width / 2) + " " + n(y(topMm)) + "h" + n(width) + "V" + n(floor) + "h" + n(-width) + "Z";
+    }
+
+    String line(double topMm) {
+      return "M" + n(centre - width / 2) + " " + n(y(topMm)) + "h" + n(width);
+    }
+
+    String lid() {
+      double half = width / 2 * NECK_WIDTH + WALL_MM + 2;
+      double bottom = y(brim) + 3;
+      return "M" + n(centre - half) + " " + n(bottom) + "v" + n(-LID_MM + 1.5) + "q0 -1.5 1.5 -1.5h" + n(2 * half - 3)
+          + "q1.5 0 1.5 1.5v" + n(LID_MM - 1.5) + "z";
+    }
+
+    String cloth() {
+      double half = width / 2 * NECK_WIDTH + WALL_MM;
+      double bottom = y(brim) + 8;
+      return "M" + n(centre - half) + " " + n(y(brim) - 1) + "q" + n(half) + " -5 " + n(2 * half) + " 0l3 9q" + n(-half / 2) + " 3 "
+          + n(-half - 3) + " 0q" + n(-half / 2) + " -3 " + n(-half - 3) + " 0z" + "M" + n(centre - half - 1) + " "
+          + n(bottom - 4) + "h" + n(2 * half + 2);
+    }
+
+    String shine() {
+      double x = centre - width / 2 + 4.5;
+      return "M" + n(x) + " " + n(y(brim * 0.8)) + "V" + n(y(brim * 0.36));
+    }
+  }
+}

@@ -1,0 +1,38 @@
+package velvetcrock.web;
+
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+
+/** What a page says when it cannot be shown. */
+@ControllerAdvice(annotations = Controller.class)
+class PageErrors {
+  @ExceptionHandler(NotFound.class)
+  @ResponseStatus(HttpStatus.NOT_FOUND)
+  String notFound(NotFound missing, Model model) {
+    return say("Not here", String.valueOf(missing.getMessage()), model);
+  }
+
+  @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+  @ResponseStatus(HttpStatus.NOT_FOUND)
+  String noSuchAddress(MethodArgumentTypeMismatchException mismatch, Model model) {
+    return say("Not here", "There is no such page.", model);
+  }
+
+  @ExceptionHandler(PessimisticLockingFailureException.class)
+  @ResponseStatus(HttpStatus.CONFLICT)
+  String busy(PessimisticLockingFailureException conflict, Model model) {
+    return say("Somebody else was writing", "Nothing was changed. Go back and try again.", model);
+  }
+
+  private static String say(String title, String words, Model model) {
+    model.addAttribute("title", title);
+    model.addAttribute("words", words);
+    return "web/problem";
+  }
+}

@@ -1,0 +1,123 @@
+# Shared by the commands in bin/: finding and installing what is needed, and the database cluster.
+# Sourced, not run.
+
+root_dir=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
+
+say() { printf '%s\n' "$*" >&2; }
+fail() { say "$*"; exit 1; }
+
+# The folder with initdb and pg_ctl of the newest installed PostgreSQL; empty if there is none.
+postgres_bin() {
+  local found
+  found=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
+  [ -n "$found" ] && [ -x "$found/initdb" ] && { printf '%s' "$found"; return; }
+  found=$(command -v initdb 2>/dev/null) && dirname "$found"
+}
+
+has_java() { command -v javac >/dev/null 2>&1 && [ "$(javac -version 2>&1 | sed 's/javac \([0-9]*\).*/\1/')" -ge 17 ]; }
+
+# Installs the Debian packages whose need is shown by what is missing, or names them.
+# Usage: ensure_installed [chromium]
+ensure_installed() {
+  local missing=()
+  has_java || missing+=(openjdk-17-jdk-headless)
+  command -v mvn >/dev/null 2>&1 || missing+=(maven)
+  [ -n "$(postgres_bin)" ] || missing+=(postgresql)
+  if [ "${1:-}" = chromium ]; then
+    [ -x /usr/bin/chromium ] || missing+=(chromium)
+  fi
+  [ ${#missing[@]} -eq 0 ] && return
+
+  local admin=()
+  if [ "$(id -u)" -ne 0 ]; then
+    if command -v sudo >/dev/null 2>&1 && sudo -n true 2>/dev/null; then
+      admin=(sudo)
+    else
+      fail "Missing: ${missing[*]}. Ask somebody who may install to run:
+  apt-get update && apt-get install -y ${missing[*]}"
+    fi
+  fi
+  command -v apt-get >/dev/null 2>&1 || fail "Missing: ${missing[*]}. Install them with your system's package manager."
+  say "Installing ${missing[*]} (this takes a few minutes once) …"
+  "${admin[@]}" apt-get update -qq >&2
+  "${admin[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >&2
+}
+
+# PostgreSQL refuses to run as root; root hands it to the postgres user.
+as_database_user() {
+  if [ "$(id -u)" -eq 0 ]; then
+    (cd / && runuser -u postgres -- "$@")
+  else
+    "$@"
+  fi
+}
+
+# A port on loopback that nothing listens on.
+free_port() {
+  local port
+  while :; do
+    port=$((20000 + RANDOM % 30000))
+    (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || { printf '%s' "$port"; return; }
+  done
+}
+
+# Makes a cluster in DIR/postgres with a random password in DIR/password, unless it is there.
+cluster_create() {
+  local dir=$1 bin
+  bin=$(postgres_bin)
+  [ -s "$dir/postgres/PG_VERSION" ] && return
+  mkdir -p "$dir/postgres"
+  (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$dir/password")
+  chmod 700 "$dir/postgres"
+  local pwfile
+  pwfile=$(mktemp)
+  cat "$dir/password" >"$pwfile"
+  if [ "$(id -u)" -eq 0 ]; then
+    chown postgres "$dir/postgres" "$pwfile"
+    chmod a+x "$dir"
+  fi
+  as_database_user "$bin/initdb" -D "$dir/postgres" -U velvetcrock --pwfile="$pwfile" \
+    --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$dir/initdb.log" 2>&1 \
+    || { rm -f "$pwfile"; fail "The database could not be made; see $dir/initdb.log"; }
+  rm -f "$pwfile"
+}
+
+# Starts the cluster of DIR on PORT. Further words are settings for the server.
+cluster_start() {
+  local dir=$1 port=$2 bin settings="" setting
+  shift 2
+  bin=$(postgres_bin)
+  for setting in "$@"; do settings="$settings -c $setting"; done
+  as_database_user "$bin/pg_ctl" -D "$dir/postgres" -w -t 60 -l "$dir/postgres/server.log" \
+    -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=$settings" start >/dev/null 2>&1 \
+    || fail "The database did not start; see $dir/postgres/server.log"
+  printf '%s' "$port" >"$dir/port"
+}
+
+cluster_stop() {
+  as_database_user "$(postgres_bin)/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
+}
+
+cluster_running() {
+  as_database_user "$(postgres_bin)/pg_ctl" -D "$1/postgres" status >/dev/null 2>&1
+}
+
+# Makes the database velvetcrock if it is not there. Needs a running cluster.
+database_create() {
+  local dir=$1 bin
+  bin=$(postgres_bin)
+  export PGPASSWORD PGHOST=127.0.0.1 PGPORT PGUSER=velvetcrock
+  PGPASSWORD=$(cat "$dir/password")
+  PGPORT=$(cat "$dir/port")
+  "$bin/psql" -qtA -d postgres -c "select 1 from pg_database where datname = 'velvetcrock'" | grep -q 1 \
+    || "$bin/createdb" velvetcrock
+}
+
+# Where data lies unless told otherwise.
+default_data_dir() {
+  if [ "$(id -u)" -eq 0 ]; then
+    printf '/var/lib/velvetcrock'
+  else
+    printf '%s/velvetcrock' "${XDG_DATA_HOME:-$HOME/.local/share}"
+  fi
+}

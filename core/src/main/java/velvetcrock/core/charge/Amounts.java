@@ -1,0 +1,36 @@
+package velvetcrock.core.charge;
+
+import velvetcrock.core.Range;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.Measure;
+
+/** Turns measured amounts into what the reckonings need: oil in ml, herb in g. */
+public final class Amounts {
+  private Amounts() {}
+
+  /** Oil in ml: a volume as it is, a weight by the oil's density at 20 °C. */
+  public static Range oilMl(Measure measure, CarrierBlend carriers) {
+    return measure.isWeight()
+        ? measure.amount().times(1 / carriers.densityAt(Carrier.ROOM_C))
+        : measure.amount();
+  }
+
+  /**
+   * Herb in g: a weight as it is; a volume by its loose density, from barely poured to pressed, whose
+   * middle is the usual packing.
+   */
+  public static Range herbMassG(
+      Measure measure, Herb herb, Part part, Cut cut, HerbState state, Catalogue catalogue) {
+    if (measure.isWeight()) {
+      return measure.amount();
+    }
+    Range loose = catalogue.looseRange(herb, part, cut, state);
+    return new Range(
+        measure.amount().low() * loose.low(), measure.amount().high() * loose.high());
+  }
+}

@@ -1,0 +1,245 @@
+package velvetcrock.core.keeping;
+
+import static velvetcrock.core.Figures.plain;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.Standing;
+import velvetcrock.core.keeping.Keeping.Change;
+import velvetcrock.core.keeping.Keeping.Gain;
+import velvetcrock.core.keeping.Keeping.Leg;
+import velvetcrock.core.keeping.Keeping.Rule;
+import velvetcrock.core.keeping.KeepingOrder.StoredLeg;
+import velvetcrock.core.materia.HerbState;
+
+/**
+ * Reckons a best-before. What the carrier brought (days from charging to its own date) is spent
+ * while infusing and in store; the date at which it is used up, the carrier's own date and the caps
+ * compete, and the earliest wins. Heat, light and half-empty bottles never lengthen it.
+ */
+public final class Keeper {
+  private static final int SKIN_MONTHS = 12;
+  private static final int SKIN_FRIDGE_MONTHS = 24;
+  private static final int WET_FRIDGE_DAYS = 14;
+  private static final int KITCHEN_FRESH_DAYS = 4;
+  private static final int KITCHEN_DRIED_MONTHS = 3;
+  private static final double DANGER_LOW_C = 4;
+  private static final double DANGER_HIGH_C = 60;
+  private static final double DANGER_HOURS = 2;
+
+  private Keeper() {}
+
+  /** Reckons when the oil should be gone, and what would lengthen it. */
+  public static Keeping reckon(KeepingOrder order) {
+    Keeping plain = decide(order);
+    List<Gain> gains = new ArrayList<>();
+    changes(order.store())
+        .forEach(
+            (change, store) -> {
+              int days =
+                  decide(order.withStore(store)).daysFromStraining() - plain.daysFromStraining();
+              if (days > 0) {
+                gains.add(new Gain(change, days));
+              }
+            });
+    gains.sort(Comparator.comparingInt(Gain::days).reversed());
+    return new Keeping(
+        plain.bestBefore(),
+        plain.daysFromStraining(),
+        plain.decidedBy(),
+        plain.startDays(),
+        plain.spentDays(),
+        plain.legs(),
+        List.copyOf(gains),
+        plain.reckoning());
+  }
+
+  /** The earliest own date among the carriers that count. */
+  public static LocalDate ownDate(List<CarrierDates> carriers) {
+    double total = carriers.stream().mapToDouble(CarrierDates::share).sum();
+    return carriers.stream()
+        .filter(c -> c.share() / total >= KeepingOrder.COUNTING_SHARE)
+        .flatMap(c -> c.ownDate().stream())
+        .min(LocalDate::compareTo)
+        .orElseThrow();
+  }
+
+  private record Limit(Rule rule, LocalDate date, String why) {}
+
+  private static Keeping decide(KeepingOrder order) {
+    Reckoning.Writer lines = Reckoning.writer();
+    LocalDate ownDate = ownDate(order.carriers());
+    double start =
+        lines.line(
+            "Keeping brought",
+            "from charging on " + order.chargedOn() + " to the carrier’s own date " + ownDate,
+            ChronoUnit.DAYS.between(order.chargedOn(), ownDate),
+            "days",
+            Standing.STANDARD);
+    List<Leg> legs = new ArrayList<>();
+    double spent = 0;
+    for (InfusingLeg leg : order.infusing()) {
+      spent += leg.spentDays();
+      double rate = leg.days() == 0 ? leg.light().factor() : leg.spentDays() / leg.days();
+      legs.add(new Leg(leg.name(), leg.days(), rate, leg.spentDays()));
+      lines.line(
+          "Spent " + leg.name(),
+          plain(leg.days()) + " days, each worth " + plain(rate) + " at 20 °C in the dark",
+          leg.spentDays(),
+          "days",
+          Standing.ESTIMATE);
+    }
+    double inStore = storeDays(order, start - spent, legs, lines);
+    LocalDate aged = order.strainedOn().plusDays((long) Math.floor(inStore));
+    Limit limit =
+        Stream.concat(
+                caps(order).stream(),
+                Stream.of(
+                    new Limit(
+                        Rule.CARRIER_DATE, ownDate, "never later than the carrier’s own date"),
+                    new Limit(Rule.AGEING, aged, "when what the carrier brought is spent")))
+            .min(Comparator.comparing(Limit::date))
+            .orElseThrow();
+    int days = (int) Math.max(0, ChronoUnit.DAYS.between(order.strainedOn(), limit.date()));
+    lines.line(
+        "Good for", "decided by: " + limit.why(), days, "days from straining", Standing.ESTIMATE);
+    return new Keeping(
+        order.strainedOn().plusDays(days),
+        days,
+        limit.rule(),
+        start,
+        spent,
+        List.copyOf(legs),
+        List.of(),
+        lines.done());
+  }
+
+  /** Days in store until nothing is left: the legs that are over, then the present one. */
+  private static double storeDays(
+      KeepingOrder order, double left, List<Leg> legs, Reckoning.Writer lines) {
+    double days = 0;
+    for (StoredLeg leg : order.stored()) {
+      double rate = leg.store().rate();
+      double lasting = Math.min(leg.days(), Math.max(0, left) / rate);
+      legs.add(new Leg(name(leg.store()), leg.days(), rate, leg.days() * rate));
+      days += lasting;
+      left -= leg.days() * rate;
+    }
+    double rate = order.store().rate();
+    double rest = Math.max(0, left) / rate;
+    legs.add(new Leg(name(order.store()), rest, rate, rest * rate));
+    lines.line(
+        "In store",
+        plain(Math.max(0, left))
+            + " days left ÷ "
+            + plain(rate)
+            + " spent a day "
+            + name(order.store()),
+        days + rest,
+        "days",
+        Standing.ESTIMATE);
+    return days + rest;
+  }
+
+  private static String name(Store store) {
+    return switch (store.place()) {
+      case FRIDGE -> "in the fridge";
+      case COOL -> "in a cool cupboard";
+      case ROOM -> "in the room";
+      case WARM -> "on a warm shelf";
+    };
+  }
+
+  private static List<Limit> caps(KeepingOrder order) {
+    return order.use() == Use.KITCHEN ? kitchenCaps(order) : skinCaps(order);
+  }
+
+  private static List<Limit> skinCaps(KeepingOrder order) {
+    LocalDate strained = order.strainedOn();
+    boolean fridge = onlyFridge(order);
+    if (order.freeWater()) {
+      String why = "free water or fresh herb not driven dry: 14 days in the fridge, elsewhere none";
+      return List.of(
+          new Limit(Rule.FREE_WATER, strained.plusDays(fridge ? WET_FRIDGE_DAYS : 0), why));
+    }
+    return List.of(
+        fridge
+            ? new Limit(
+                Rule.TWENTY_FOUR_MONTHS_FRIDGE,
+                strained.plusMonths(SKIN_FRIDGE_MONTHS),
+                "24 months in the fridge")
+            : new Limit(Rule.TWELVE_MONTHS, strained.plusMonths(SKIN_MONTHS), "12 months"));
+  }
+
+  private static List<Limit> kitchenCaps(KeepingOrder order) {
+    LocalDate strained = order.strainedOn();
+    boolean wet = order.freeWater() || order.herbState() != HerbState.DRIED;
+    if (wet && dangerHours(order) > DANGER_HOURS) {
+      return List.of(
+          new Limit(
+              Rule.STOOD_WARM,
+              strained,
+              "it stood warmer than 4 °C for over 2 hours: throw it out"));
+    }
+    if (!onlyFridge(order)) {
+      return List.of(
+          new Limit(
+              Rule.KITCHEN_NOT_IN_FRIDGE, strained, "oil for eating is kept in the fridge only"));
+    }
+    return List.of(
+        wet
+            ? new Limit(
+                Rule.KITCHEN_FRESH,
+                order.chargedOn().plusDays(KITCHEN_FRESH_DAYS),
+                "for eating: 4 days from charging at 4 °C or below")
+            : new Limit(
+                Rule.KITCHEN_DRIED,
+                strained.plusMonths(KITCHEN_DRIED_MONTHS),
+                "for eating: 3 months in the fridge"));
+  }
+
+  private static boolean onlyFridge(KeepingOrder order) {
+    return order.store().place() == Store.Place.FRIDGE
+        && order.stored().stream()
+            .allMatch(l -> l.days() == 0 || l.store().place() == Store.Place.FRIDGE);
+  }
+
+  /** Hours strictly between 4 and 60 °C; untraced ones count, as they are taken at 20 °C. */
+  private static double dangerHours(KeepingOrder order) {
+
+    return order.infusing().stream()
+        .mapToDouble(
+            leg -> leg.trace().hoursBetween(DANGER_LOW_C, DANGER_HIGH_C) + leg.untracedHours())
+        .sum();
+  }
+
+  private static Map<Change, Store> changes(Store store) {
+    Map<Change, Store> changes = new EnumMap<>(Change.class);
+    if (store.place() != Store.Place.FRIDGE) {
+      changes.put(Change.FRIDGE, store.in(Store.Place.FRIDGE));
+    }
+    if (store.place() == Store.Place.ROOM || store.place() == Store.Place.WARM) {
+      changes.put(Change.COOL, store.in(Store.Place.COOL));
+    }
+    if (store.glass() == Store.Glass.CLEAR) {
+      changes.put(Change.AMBER, store.in(Store.Glass.AMBER));
+    }
+    if (store.fill() == Store.Fill.HALF) {
+      changes.put(Change.FULL, store.at(Store.Fill.FULL));
+    }
+    if (store.antioxidant() == Store.Antioxidant.NONE) {
+      changes.put(Change.VITAMIN_E, store.with(Store.Antioxidant.VITAMIN_E));
+    }
+    if (store.antioxidant() != Store.Antioxidant.ROSEMARY) {
+      changes.put(Change.ROSEMARY, store.with(Store.Antioxidant.ROSEMARY));
+    }
+    return changes;
+  }
+}

@@ -1,0 +1,82 @@
+package velvetcrock.core.keeping;
+
+import java.time.LocalDate;
+import java.util.List;
+import velvetcrock.core.Reckoning;
+
+/**
+ * Until when an oil is good, and why.
+ *
+ * @param bestBefore last good day
+ * @param daysFromStraining days from straining to it, not negative
+ * @param decidedBy the rule that gave the earliest date
+ * @param startDays keeping that the carrier brought, days from charging to its own date
+ * @param spentDays keeping spent while infusing, days
+ * @param legs where keeping was and will be spent
+ * @param lengthen what would give the most days, most first
+ */
+public record Keeping(
+    LocalDate bestBefore,
+    int daysFromStraining,
+    Rule decidedBy,
+    double startDays,
+    double spentDays,
+    List<Leg> legs,
+    List<Gain> lengthen,
+    Reckoning reckoning) {
+
+  /** The rule that decided. */
+  public enum Rule {
+    /** The carrier's own date. */
+    CARRIER_DATE,
+    /** Ageing: heat, light and air have spent what the carrier brought. */
+    AGEING,
+    /** A year for an oil of dried herb. */
+    TWELVE_MONTHS,
+    /** Two years for one in the fridge. */
+    TWENTY_FOUR_MONTHS_FRIDGE,
+    /** Free water or fresh herb not driven dry. */
+    FREE_WATER,
+    /** Fresh herb for eating: four days from charging in the fridge. */
+    KITCHEN_FRESH,
+    /** Dried herb for eating: three months in the fridge. */
+    KITCHEN_DRIED,
+    /** It stood warm for more than two hours: throw it out. */
+    STOOD_WARM,
+    /** Oil for eating is kept in the fridge and nowhere else. */
+    KITCHEN_NOT_IN_FRIDGE
+  }
+
+  /**
+   * A stretch of the oil's life.
+   *
+   * @param days how long it lasts
+   * @param rate days of keeping spent in a day
+   * @param spentDays keeping spent in it
+   */
+  public record Leg(String name, double days, double rate, double spentDays) {}
+
+  /**
+   * A change that would lengthen it.
+   *
+   * @param change the change
+   * @param days days gained
+   */
+  public record Gain(Change change, int days) {}
+
+  /** What could be changed about the store. */
+  public enum Change {
+    /** Into the fridge. */
+    FRIDGE,
+    /** Into a cool cupboard. */
+    COOL,
+    /** Into amber glass. */
+    AMBER,
+    /** Into a bottle that it fills to the neck. */
+    FULL,
+    /** With vitamin E. */
+    VITAMIN_E,
+    /** With rosemary extract. */
+    ROSEMARY
+  }
+}

@@ -1,0 +1,257 @@
+package velvetcrock.core.log;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Range;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.yield.Expression;
+
+/** What can happen to a batch. */
+public sealed interface Event {
+
+  /**
+   * The jar was charged, or taken on when it had been charged before.
+   *
+   * @param oilMl oil, ml; a range where it is not known exactly
+   * @param oilText what was typed for it
+   * @param coverMm cover aimed at, mm
+   * @param chargedOn the day, in the household's time zone
+   * @param aboutDays by how many days either way the day may be wrong; 0 when it is known
+   * @param takenOn whether it was begun before the log was
+   * @param cleanAndDry whether jar and herb were said to be clean and bone-dry
+   */
+  record Charged(
+      Method method,
+      List<HerbIn> herbs,
+      List<OilIn> carriers,
+      Range oilMl,
+      String oilText,
+      JarIn jar,
+      double coverMm,
+      Use use,
+      Stand stand,
+      LocalDate chargedOn,
+      int aboutDays,
+      boolean takenOn,
+      boolean cleanAndDry)
+      implements Event {
+    /** Copies the lists. */
+    public Charged {
+      herbs = List.copyOf(herbs);
+      carriers = List.copyOf(carriers);
+    }
+
+    /** Weight of all herbs, g. */
+    public Range herbMassG() {
+      return herbs.stream().map(HerbIn::massG).reduce(Range.exactly(0), Range::plus);
+    }
+
+    /** Whether day and amounts are all known exactly. */
+    public boolean exact() {
+      return aboutDays == 0 && oilMl.exact() && herbMassG().exact();
+    }
+  }
+
+  /**
+   * A herb as it went in.
+   *
+   * @param herb its key in the catalogue
+   * @param massG g; a range where it is not known exactly
+   * @param text what was typed for it
+   */
+  record HerbIn(
+      String herb,
+      Part part,
+      Cut cut,
+      HerbState state,
+      Range massG,
+      double waterFraction,
+      String text) {}
+
+  /**
+   * A carrier as it went in, with the dates known of it.
+   *
+   * @param carrier its key in the catalogue
+   * @param share part by volume
+   */
+  record OilIn(
+      String carrier,
+      double share,
+      @Nullable LocalDate bestBefore,
+      @Nullable LocalDate openedOn,
+      @Nullable LocalDate pressedOn) {}
+
+  /** The jar by its inside. */
+  record JarIn(String name, double brimMl, double innerDiameterMm) {}
+
+  /**
+   * Where a jar stands.
+   *
+   * @param place the place's key in the household
+   */
+  record Stand(String place, String name, Light light) {}
+
+  /** Shaken. */
+  record Shaken() implements Event {}
+
+  /** Turned upside down, or the herb pressed under. */
+  record Turned() implements Event {}
+
+  /** All well in one go: shaken, covered, smells right. */
+  record AllWell() implements Event {}
+
+  /** Looked at; what was not looked for is null. */
+  record Looked(
+      @Nullable Boolean covered,
+      @Nullable Boolean floating,
+      @Nullable Bubbles bubbles,
+      @Nullable Boolean mould,
+      @Nullable Boolean translucent,
+      @Nullable Boolean crisp)
+      implements Event {
+    /** Whether nothing at all was noted. */
+    public boolean empty() {
+      return covered == null
+          && floating == null
+          && bubbles == null
+          && mould == null
+          && translucent == null
+          && crisp == null;
+    }
+  }
+
+  /** Bubbles seen. */
+  enum Bubbles {
+    /** None. */
+    NONE,
+    /** A few, as air leaves the herb. */
+    FEW,
+    /** Steady fizzing. */
+    FIZZING
+  }
+
+  /** Smelled at; the herb's scent apart from anything that is off. */
+  record Smelled(@Nullable Scent scent, @Nullable OffSmell off) implements Event {}
+
+  /** How strong the herb's own scent is. */
+  enum Scent {
+    /** None. */
+    NONE,
+    /** Faint. */
+    FAINT,
+    /** Clear. */
+    CLEAR,
+    /** Strong. */
+    STRONG
+  }
+
+  /** A smell that should not be there. */
+  enum OffSmell {
+    /** None. */
+    NONE,
+    /** Stale paint, old nuts. */
+    RANCID,
+    /** Mould. */
+    MUSTY,
+    /** Ferment. */
+    SOUR
+  }
+
+  /**
+   * Oil was added until the herb was covered.
+   *
+   * @param ml how much, ml
+   * @param carrier key of the oil
+   * @param text what was typed
+   */
+  record ToppedUp(double ml, String carrier, String text) implements Event {}
+
+  /** Carried to another place. */
+  record Moved(Stand stand) implements Event {}
+
+  /**
+   * Strained.
+   *
+   * @param oilMl what came out, ml
+   * @param text what was typed
+   * @param predictedMl what was predicted, ml
+   */
+  record Strained(double oilMl, String text, Expression expression, Range predictedMl)
+      implements Event {}
+
+  /** Bottled, into one or more bottles. */
+  record Bottled(List<BottleIn> bottles) implements Event {
+    /** Copies the list. */
+    public Bottled {
+      bottles = List.copyOf(bottles);
+    }
+  }
+
+  /**
+   * One bottle as filled.
+   *
+   * @param letter A, B, …; names it within its batch
+   * @param ml what went in, ml
+   * @param sizeMl what it holds, ml
+   * @param cappedCold whether it was capped when fully cool; if not, that is still to be done
+   */
+  record BottleIn(
+      String letter,
+      double ml,
+      double sizeMl,
+      Store.Place place,
+      Store.Glass glass,
+      Store.Antioxidant antioxidant,
+      boolean cappedCold) {}
+
+  /** The bottles that stood open to cool were capped. */
+  record Capped() implements Event {}
+
+  /**
+   * Some was drawn off a bottle.
+   *
+   * @param bottle its letter
+   * @param ml how much, ml
+   * @param what what for; may be empty
+   */
+  record Drawn(String bottle, double ml, String text, String what) implements Event {}
+
+  /** A bottle came to its end. */
+  record BottleGone(String bottle, Reason reason) implements Event {}
+
+  /** The whole jar was thrown out before it was strained. */
+  record ThrownOut(Reason reason) implements Event {}
+
+  /** Why something came to its end. */
+  enum Reason {
+    /** Used up. */
+    USED_UP,
+    /** Rancid. */
+    RANCID,
+    /** Musty or mouldy. */
+    MUSTY,
+    /** Cloudy. */
+    CLOUDY,
+    /** Fizzing or sour. */
+    FIZZ,
+    /** Past its date. */
+    PAST_DATE,
+    /** Broken or spilled. */
+    SPILLED,
+    /** For another reason. */
+    OTHER
+  }
+
+  /** Something worth writing down. */
+  record Noted(String text) implements Event {}
+
+  /** Nothing: takes the entry that it replaces out of the fold. */
+  record Struck() implements Event {}
+}

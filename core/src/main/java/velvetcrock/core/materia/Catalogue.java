@@ -1,0 +1,165 @@
+package velvetcrock.core.materia;
+
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import velvetcrock.core.Problem;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+
+/**
+ * Everything that ships with the application: herbs, carriers, waxes, jars and bed densities, read
+ * once from the files beside this class and checked row by row.
+ */
+public final class Catalogue {
+  private static final double LOOSE_SHARE = 0.75;
+  private static final Range LOOSE_SHARE_RANGE = new Range(0.5, 1.0);
+  private static final double FRESH_BED_SOFT = 0.25;
+  private static final double FRESH_BED_FIRM = 0.45;
+
+  private final Map<String, Herb> herbs;
+  private final Map<String, Carrier> carriers;
+  private final Map<String, Wax> waxes;
+  private final Map<String, Jar> jars;
+  private final Map<Part, Map<Cut, Double>> beds;
+
+  private Catalogue() {
+    Problems problems = new Problems();
+    herbs =
+        CatalogueFile.read(Catalogue.class, "herbs.csv", problems, CatalogueRows::herb, Herb::key);
+    carriers =
+        CatalogueFile.read(
+            Catalogue.class, "carriers.csv", problems, CatalogueRows::carrier, Carrier::key);
+    waxes =
+        CatalogueFile.read(Catalogue.class, "waxes.csv", problems, CatalogueRows::wax, Wax::key);
+    jars = CatalogueFile.read(Catalogue.class, "jars.csv", problems, CatalogueRows::jar, Jar::key);
+    beds = beds(problems);
+    if (!problems.none()) {
+      throw new IllegalStateException(
+          problems.found().stream()
+              .map(p -> p.field() + ": " + p.message())
+              .collect(Collectors.joining("\n")));
+    }
+  }
+
+  /**
+   * Reads the shipped catalogue.
+   *
+   * @throws IllegalStateException naming every file and line that cannot be true
+   */
+  public static Catalogue shipped() {
+    return new Catalogue();
+  }
+
+  private static Map<Part, Map<Cut, Double>> beds(Problems problems) {
+    Map<Part, Map<Cut, Double>> beds = new EnumMap<>(Part.class);
+    CatalogueFile.read(
+            Catalogue.class, "beds.csv", problems, CatalogueRows::bed, bed -> bed.part().name())
+        .values()
+        .forEach(bed -> beds.put(bed.part(), bed.densities()));
+    return beds;
+  }
+
+  /** All herbs, by name. */
+  public Collection<Herb> herbs() {
+    return herbs.values();
+  }
+
+  /** All carriers, in the order of their file. */
+  public Collection<Carrier> carriers() {
+    return carriers.values();
+  }
+
+  /** All jar shapes, in the order of their file. */
+  public Collection<Jar> jars() {
+    return jars.values();
+  }
+
+  /**
+   * The herb of a key.
+   *
+   * @throws Refused at field {@code herb} if there is none
+   */
+  public Herb herb(String key) {
+    return found(herbs, "herb", key);
+  }
+
+  /**
+   * The carrier of a key.
+   *
+   * @throws Refused at field {@code carrier} if there is none
+   */
+  public Carrier carrier(String key) {
+    return found(carriers, "carrier", key);
+  }
+
+  /**
+   * The wax of a key.
+   *
+   * @throws Refused at field {@code wax} if there is none
+   */
+  public Wax wax(String key) {
+    return found(waxes, "wax", key);
+  }
+
+  /**
+   * The jar shape of a key.
+   *
+   * @throws Refused at field {@code jar} if there is none
+   */
+  public Jar jar(String key) {
+    return found(jars, "jar", key);
+  }
+
+  /** Density of the settled bed of a dried herb in oil, g per ml of bed (typical). */
+  public double bedDensity(Part part, Cut cut) {
+    return beds.get(part).get(cut);
+  }
+
+  /**
+   * Density of the bed of a herb that holds the given water, g per ml of bed. Between dried and
+   * fresh it goes in proportion to the water (an estimate).
+   *
+   * @param waterFraction wet basis
+   */
+  public double bedDensity(Herb herb, Part part, Cut cut, double waterFraction) {
+    double dried = bedDensity(part, cut);
+    double fresh = freshBedDensity(part);
+    return dried + freshness(herb, waterFraction) * (fresh - dried);
+  }
+
+  /** How fresh a herb of the given water is: 0 dried, 1 as picked. */
+  public static double freshness(Herb herb, double waterFraction) {
+    double share = (waterFraction - Herb.WATER_DRIED) / (herb.waterFresh() - Herb.WATER_DRIED);
+    return Math.max(0, Math.min(1, share));
+  }
+
+  /** Usual density of a herb loose in a cup: three quarters of its bed in oil, g/ml. */
+  public double looseDensity(Herb herb, Part part, Cut cut, HerbState state) {
+    return LOOSE_SHARE * bedDensity(herb, part, cut, herb.waterFraction(state));
+  }
+
+  /** Density of a herb in a cup from barely poured to pressed, g/ml. */
+  public Range looseRange(Herb herb, Part part, Cut cut, HerbState state) {
+    return LOOSE_SHARE_RANGE.times(bedDensity(herb, part, cut, herb.waterFraction(state)));
+  }
+
+  private static double freshBedDensity(Part part) {
+    return switch (part) {
+      case FLOWER, HEAD, LEAF -> FRESH_BED_SOFT;
+      case ROOT, SEED, RESIN -> FRESH_BED_FIRM;
+    };
+  }
+
+  private static <T> T found(Map<String, T> map, String field, String key) {
+    T thing = map.get(key);
+    if (thing == null) {
+      throw new Refused(
+          List.of(new Problem(field, "“" + key + "” is no " + field + " of the catalogue.")));
+    }
+    return thing;
+  }
+}

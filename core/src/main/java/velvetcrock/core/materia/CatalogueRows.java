@@ -1,0 +1,115 @@
+package velvetcrock.core.materia;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.csv.CSVRecord;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+
+/** Turns rows of the catalogue files into things, refusing what cannot be true. */
+final class CatalogueRows {
+  private CatalogueRows() {}
+
+  record Bed(Part part, Map<Cut, Double> densities) {}
+
+  static Herb herb(CSVRecord row) {
+    return new Herb(
+        key(row),
+        text(row, "name"),
+        text(row, "botanical"),
+        list(row, "parts").stream().map(p -> Part.valueOf(p.toUpperCase(Locale.ROOT))).toList(),
+        within(row, "waterFresh", 0.3, 0.95),
+        yesNo(row, "edible"),
+        colour(row, "tint"),
+        colour(row, "fleck"),
+        list(row, "cautions"),
+        text(row, "source"));
+  }
+
+  static Carrier carrier(CSVRecord row) {
+    return new Carrier(
+        key(row),
+        text(row, "name"),
+        text(row, "inci"),
+        within(row, "density20", 0.8, 1.0),
+        within(row, "meltsC", -40, 60),
+        within(row, "viscosity20", 5, 2000),
+        within(row, "viscosity40", 5, 1000),
+        (int) within(row, "keepsMonths", 1, 60),
+        yesNo(row, "edible"),
+        row.get("allergen"),
+        colour(row, "tint"),
+        text(row, "source"));
+  }
+
+  static Wax wax(CSVRecord row) {
+    return new Wax(
+        key(row),
+        text(row, "name"),
+        within(row, "densitySolid", 0.8, 1.1),
+        within(row, "pelletDensity", 0.3, 0.9),
+        new Range(within(row, "pelletLow", 0.3, 0.9), within(row, "pelletHigh", 0.3, 0.9)),
+        within(row, "meltsC", 30, 100),
+        text(row, "source"));
+  }
+
+  static Jar jar(CSVRecord row) {
+    return new Jar(
+        key(row),
+        text(row, "name"),
+        within(row, "brimMl", 10, 50_000),
+        within(row, "innerDiameterMm", 15, 600));
+  }
+
+  static Bed bed(CSVRecord row) {
+    Map<Cut, Double> densities = new EnumMap<>(Cut.class);
+    for (Cut cut : Cut.values()) {
+      densities.put(cut, within(row, cut.name().toLowerCase(Locale.ROOT), 0.02, 1.4));
+    }
+    return new Bed(Part.valueOf(text(row, "part").toUpperCase(Locale.ROOT)), densities);
+  }
+
+  private static String key(CSVRecord row) {
+    return matching(row, "key", "[a-z0-9]+(-[a-z0-9]+)*");
+  }
+
+  private static String colour(CSVRecord row, String column) {
+    return matching(row, column, "#[0-9a-f]{6}");
+  }
+
+  private static String matching(CSVRecord row, String column, String pattern) {
+    String value = row.get(column);
+    if (!value.matches(pattern)) {
+      throw new Refused(column, "“" + value + "” should look like " + pattern + ".");
+    }
+    return value;
+  }
+
+  private static String text(CSVRecord row, String column) {
+    String value = row.get(column);
+    if (value.isBlank()) {
+      throw new Refused(column, "Nothing stands here.");
+    }
+    return value;
+  }
+
+  private static List<String> list(CSVRecord row, String column) {
+    String value = row.get(column);
+    return value.isBlank() ? List.of() : Arrays.asList(value.split("\\|"));
+  }
+
+  private static boolean yesNo(CSVRecord row, String column) {
+    return matching(row, column, "yes|no").equals("yes");
+  }
+
+  private static double within(CSVRecord row, String column, double low, double high) {
+    double value = Double.parseDouble(row.get(column));
+    if (value < low || value > high) {
+      throw new Refused(column, value + " is outside " + low + " to " + high + ".");
+    }
+    return value;
+  }
+}

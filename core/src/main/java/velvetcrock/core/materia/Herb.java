@@ -1,0 +1,50 @@
+package velvetcrock.core.materia;
+
+import java.util.List;
+
+/**
+ * A herb of the catalogue.
+ *
+ * @param key lower-case key with hyphens
+ * @param name common name
+ * @param botanical botanical name
+ * @param parts parts in use, the best first
+ * @param waterFresh water content fresh, wet basis, 0–1
+ * @param edible whether an oil of it may be eaten
+ * @param tint colour that a pale oil usually takes, as {@code #rrggbb}
+ * @param fleck colour of the herb itself, as {@code #rrggbb}
+ * @param cautions codes of its cautions
+ * @param source where the figures come from
+ */
+public record Herb(
+    String key,
+    String name,
+    String botanical,
+    List<Part> parts,
+    double waterFresh,
+    boolean edible,
+    String tint,
+    String fleck,
+    List<String> cautions,
+    String source) {
+
+  /** Water content where nothing else is known of a dried herb: crisp (typical). */
+  public static final double WATER_DRIED = 0.10;
+
+  /** The part taken where none is named. */
+  public Part bestPart() {
+    return parts.get(0);
+  }
+
+  /**
+   * Water content, wet basis, where it has not been measured. Wilted is taken halfway between fresh
+   * and dried (typical).
+   */
+  public double waterFraction(HerbState state) {
+    return switch (state) {
+      case DRIED -> WATER_DRIED;
+      case WILTED -> (WATER_DRIED + waterFresh) / 2;
+      case FRESH -> waterFresh;
+    };
+  }
+}
