@@ -3,6 +3,7 @@ package velvetcrock.account;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Household;
@@ -33,6 +35,7 @@ public class Accounts implements UserDetailsService {
   private final Households households;
   private final CurrentHousehold current;
   private final PasswordEncoder passwords;
+  private final TransactionTemplate transactions;
   private final Clock clock;
 
   Accounts(
@@ -42,6 +45,7 @@ public class Accounts implements UserDetailsService {
       Households households,
       CurrentHousehold current,
       PasswordEncoder passwords,
+      TransactionTemplate transactions,
       Clock clock) {
     this.members = members;
     this.invitations = invitations;
@@ -49,6 +53,7 @@ public class Accounts implements UserDetailsService {
     this.households = households;
     this.current = current;
     this.passwords = passwords;
+    this.transactions = transactions;
     this.clock = clock;
   }
 
@@ -69,17 +74,10 @@ public class Accounts implements UserDetailsService {
    *
    * @throws Refused at the field that is wrong, or at {@code household} if one has been founded
    */
-  @Transactional
   public UserDetails found(String name, String zone, String kitchen, Newcomer newcomer) {
-    if (households.founded()) {
-      throw new Refused("household", "A household lives here already. Ask for an invitation link.");
-    }
-    Problems problems = new Problems();
-    check(newcomer, problems);
-    Household household =
-        problems.attempt(() -> households.found(name, zone, kitchen, false));
-    problems.refuseIfAny();
-    UserDetails first = join(household.id(), newcomer);
+    UserDetails first =
+        Objects.requireNonNull(
+            transactions.execute(status -> firstMember(name, zone, kitchen, newcomer)));
     current.actingAs(
         (InHousehold) first,
         () -> {
@@ -87,6 +85,18 @@ public class Accounts implements UserDetailsService {
           return null;
         });
     return first;
+  }
+
+  private UserDetails firstMember(
+      String name, String zone, String kitchen, Newcomer newcomer) {
+    if (households.founded()) {
+      throw new Refused("household", "A household lives here already. Ask for an invitation link.");
+    }
+    Problems problems = new Problems();
+    check(newcomer, problems);
+    Household household = problems.attempt(() -> households.found(name, zone, kitchen, false));
+    problems.refuseIfAny();
+    return join(Objects.requireNonNull(household).id(), newcomer);
   }
 
   /** Makes an invitation and hands back its secret, which is not kept. */
@@ -181,7 +191,7 @@ public class Accounts implements UserDetailsService {
                 householdId,
                 normal(newcomer.login()),
                 newcomer.name().strip(),
-                java.util.Objects.requireNonNull(passwords.encode(newcomer.password())),
+                Objects.requireNonNull(passwords.encode(newcomer.password())),
                 clock.instant())));
   }
 

@@ -1,6 +1,5 @@
 package velvetcrock.batch;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -128,8 +127,6 @@ record BatchView(
   }
 
   private static String when(LoggedEntry logged, Formats fmt) {
-    LocalDate day = fmt.date(logged.entry().at());
-    boolean late = !day.equals(fmt.date(logged.writtenAt()));
-    return late ? fmt.nearDate(day) + ", written later" : fmt.moment(logged.entry().at());
+    return fmt.moment(logged.entry().at());
   }
 }

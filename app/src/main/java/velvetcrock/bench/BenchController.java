@@ -61,7 +61,8 @@ class BenchController {
     Household house = households.current();
     Planner.Bench bench = bench(house);
     work(completed(form, bench.places()), bench, house, FieldErrors.none(), model);
-    return "bench/bench :: result";
+    model.addAttribute("fragment", true);
+    return "bench/reckoned :: answer";
   }
 
   @PostMapping("/bench/charge")

@@ -5,6 +5,7 @@ import java.time.YearMonth;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -27,6 +28,8 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
   private static final int SHORTEST_LINE_DAYS = 180;
   private static final int SOON_DAYS = 30;
   private static final double FULL_WIDTH = 1000;
+  private static final int LANES = 3;
+  private static final double LABEL_WIDTH = 64;
 
   /** A month on the line. */
   record Month(String name, double at) {}
@@ -56,15 +59,23 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
         bottles.stream().map(BottleRecord::bestBefore).max(LocalDate::compareTo).orElse(today);
     double days = Math.max(SHORTEST_LINE_DAYS, ChronoUnit.DAYS.between(today, last) * 1.06);
     List<BottleCard> cards = new ArrayList<>();
-    for (int i = 0; i < bottles.size(); i++) {
-      cards.add(card(bottles.get(i), i % 3, days, catalogue, fmt));
+    double[] lastInLane = new double[LANES];
+    Arrays.fill(lastInLane, -LABEL_WIDTH);
+    for (BottleRecord bottle : bottles) {
+      double at = at(bottle, days, today);
+      int lane = 0;
+      while (lane < LANES - 1 && at - lastInLane[lane] < LABEL_WIDTH) {
+        lane++;
+      }
+      lastInLane[lane] = at;
+      cards.add(card(bottle, lane, at, catalogue, fmt));
     }
     double total = bottles.stream().mapToDouble(b -> b.bottle().leftMl()).sum();
     return new CellarView(cards, months(today, days), fmt.volume(total));
   }
 
   private static BottleCard card(
-      BottleRecord record, int lane, double days, Catalogue catalogue, Formats fmt) {
+      BottleRecord record, int lane, double at, Catalogue catalogue, Formats fmt) {
     LocalDate today = fmt.today();
     long left = ChronoUnit.DAYS.between(today, record.bestBefore());
     String until =
@@ -76,14 +87,19 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
         record.code(),
         "/cellar/" + record.batch().code() + "/" + record.bottle().letter(),
         herbs(record, catalogue),
-        "in " + new BatchReckoning(catalogue, record.batch().state()).carriers().names(),
+        "in " + new BatchReckoning(catalogue, record.batch().state()).carriers().names().toLowerCase(Locale.ROOT),
         fmt.ml(record.bottle().leftMl()) + " left",
         left < 0 ? "past " + until : "until " + until,
         left < 0 ? fmt.days(-left) + " over" : fmt.days(left) + ", " + place(place),
         left < 0 ? "stop" : left <= SOON_DAYS ? "care" : "resting",
-        Math.round(FULL_WIDTH * Math.max(0, Math.min(days, left)) / days),
+        at,
         lane,
         drawing(record, catalogue, fmt));
+  }
+
+  private static double at(BottleRecord record, double days, LocalDate today) {
+    double left = ChronoUnit.DAYS.between(today, record.bestBefore());
+    return Math.round(FULL_WIDTH * Math.max(0, Math.min(days, left)) / days);
   }
 
   static String herbs(BottleRecord record, Catalogue catalogue) {

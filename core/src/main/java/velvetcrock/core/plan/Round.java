@@ -102,7 +102,7 @@ public final class Round {
 
   private double missingMl(BatchState state) {
     Charge charge = new BatchReckoning(catalogue, state).charge();
-    return charge.shortMl() > 0 ? charge.shortMl() : charge.topUpMl();
+    return Math.max(charge.shortMl(), charge.topUpMl() - state.toppedUpMl());
   }
 
   private Optional<Task> every(int days, BatchState state, @Nullable Instant last, Kind kind) {

@@ -1,0 +1,105 @@
+package velvetcrock.api;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.caution.Caution;
+
+/** What the reckonings answer. */
+final class Answers {
+  private Answers() {}
+
+  /** One line of a reckoning. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Line(String name, String how, double value, @Nullable Double low, @Nullable Double high, String unit, String standing) {
+    static List<Line> of(velvetcrock.core.Reckoning reckoning) {
+      return reckoning.lines().stream()
+          .map(
+              l ->
+                  new Line(
+                      l.name(),
+                      l.how(),
+                      l.value().middle(),
+                      l.value().exact() ? null : l.value().low(),
+                      l.value().exact() ? null : l.value().high(),
+                      l.unit(),
+                      l.standing().name().toLowerCase(Locale.ROOT)))
+          .toList();
+    }
+  }
+
+  /** A caution. */
+  record CautionOut(String code, String level, String text, String turnTo) {
+    static List<CautionOut> of(List<Caution> cautions) {
+      return cautions.stream()
+          .map(c -> new CautionOut(c.code(), Reader.word(c.level()), c.text(), c.turnTo()))
+          .toList();
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Measure(
+      @Nullable Double massG,
+      @Nullable Double massLowG,
+      @Nullable Double massHighG,
+      @Nullable Double volumeMl,
+      @Nullable Double volumeLowMl,
+      @Nullable Double volumeHighMl,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Levels(double bedMm, double oilMm, double brimMm) {}
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record WayOut(
+      String kind,
+      String text,
+      @Nullable Double oilPerHerb,
+      @Nullable String cut,
+      @Nullable Double innerDiameterMm,
+      @Nullable Double herbMassG) {}
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Charge(
+      double oilMl,
+      double oilMassG,
+      double bedMl,
+      double voidMl,
+      double coverMl,
+      double coveringOilPerHerb,
+      boolean covers,
+      double topUpMl,
+      double waterMl,
+      double waterPercentOfOil,
+      @Nullable Levels levels,
+      @Nullable Boolean fits,
+      List<WayOut> waysOut,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Yield(
+      double yieldMl,
+      double lowMl,
+      double highMl,
+      double keptByMarcMl,
+      double filmMl,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Leg(String name, double days, double rate, double spentDays) {}
+
+  record Gain(String change, int days) {}
+
+  record Keeping(
+      LocalDate bestBefore,
+      int daysFromStraining,
+      String decidedBy,
+      double startDays,
+      double spentDays,
+      List<Leg> legs,
+      List<Gain> lengthen,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+}

@@ -1,0 +1,144 @@
+package velvetcrock.api;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.heat.Trace;
+import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Part;
+
+/** Reads the parts of a request into the core's terms, collecting what is wrong by field. */
+final class Reader {
+  private static final int MOST_PARTS = 50;
+
+  private final Catalogue catalogue;
+  private final Problems problems = new Problems();
+
+  Reader(Catalogue catalogue) {
+    this.catalogue = catalogue;
+  }
+
+  Problems problems() {
+    return problems;
+  }
+
+  /** A value that has to be there. */
+  <T> @Nullable T need(String field, @Nullable T value) {
+    problems.require(value != null, field, "This is missing.");
+    return value;
+  }
+
+  /** A choice by its lower-case word; {@code usual} where none is sent. */
+  <E extends Enum<E>> @Nullable E choice(
+      String field, Class<E> type, @Nullable String word, @Nullable E usual) {
+    if (word == null) {
+      return usual == null ? need(field, null) : usual;
+    }
+    for (E value : type.getEnumConstants()) {
+      if (word(value).equals(word)) {
+        return value;
+      }
+    }
+    List<String> words = new ArrayList<>();
+    for (E value : type.getEnumConstants()) {
+      words.add(word(value));
+    }
+    problems.add(field, "“" + word + "” is none of " + String.join(", ", words) + ".");
+    return null;
+  }
+
+  static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  List<HerbPortion> herbs(@Nullable List<Requests.HerbIn> herbs) {
+    List<HerbPortion> portions = new ArrayList<>();
+    List<Requests.HerbIn> sent = herbs == null ? List.of() : herbs;
+    problems.require(!sent.isEmpty() && sent.size() <= MOST_PARTS, "herbs", "Name 1 to 50 herbs.");
+    for (int i = 0; i < Math.min(sent.size(), MOST_PARTS); i++) {
+      HerbPortion portion = herb("herbs[" + i + "]", sent.get(i));
+      if (portion != null) {
+        portions.add(portion);
+      }
+    }
+    return portions;
+  }
+
+  private @Nullable HerbPortion herb(String at, Requests.@Nullable HerbIn in) {
+    if (in == null) {
+      problems.add(at, "This is missing.");
+      return null;
+    }
+    Herb herb = in.herb() == null ? need(at + ".herb", null) : problems.attempt(at + ".herb", () -> catalogue.herb(in.herb()));
+    Part part = choice(at + ".part", Part.class, in.part(), herb == null ? Part.LEAF : herb.bestPart());
+    Cut cut = choice(at + ".cut", Cut.class, in.cut(), null);
+    HerbState state = choice(at + ".state", HerbState.class, in.state(), HerbState.DRIED);
+    Double mass = need(at + ".massG", in.massG());
+    if (herb == null || part == null || cut == null || state == null || mass == null) {
+      return null;
+    }
+    double water = in.waterFraction() == null ? herb.waterFraction(state) : in.waterFraction();
+    return under(at, () -> new HerbPortion(herb, part, cut, state, mass, water));
+  }
+
+  /** Runs a step whose problems keep their own names below a path. */
+  private <T> @Nullable T under(String at, Supplier<T> step) {
+    Problems own = new Problems();
+    T result = own.attempt(step);
+    own.found().forEach(p -> problems.add(at + "." + p.field(), p.message()));
+    return result;
+  }
+
+  @Nullable CarrierBlend blend(@Nullable List<Requests.CarrierIn> carriers) {
+    List<CarrierDates> dated = dated(carriers);
+    return dated.isEmpty()
+        ? null
+        : problems.attempt(
+            () -> new CarrierBlend(dated.stream().map(c -> new CarrierBlend.Share(c.carrier(), c.share())).toList()));
+  }
+
+  List<CarrierDates> dated(@Nullable List<Requests.CarrierIn> carriers) {
+    List<CarrierDates> dated = new ArrayList<>();
+    List<Requests.CarrierIn> sent = carriers == null ? List.of() : carriers;
+    problems.require(!sent.isEmpty() && sent.size() <= MOST_PARTS, "carriers", "Name 1 to 50 carriers.");
+    for (int i = 0; i < Math.min(sent.size(), MOST_PARTS); i++) {
+      Requests.CarrierIn in = sent.get(i);
+      String at = "carriers[" + i + "]";
+      if (in == null || in.carrier() == null) {
+        problems.add(at + ".carrier", "This is missing.");
+        continue;
+      }
+      Carrier carrier = problems.attempt(at + ".carrier", () -> catalogue.carrier(in.carrier()));
+      double share = in.share() == null ? 1 : in.share();
+      if (problems.require(share > 0, at + ".share", "Each share is above 0; " + share + " was read.") && carrier != null) {
+        dated.add(new CarrierDates(carrier, share, in.bestBefore(), in.openedOn(), in.pressedOn()));
+      }
+    }
+    return dated;
+  }
+
+  @Nullable Trace trace(@Nullable List<Requests.PointIn> points) {
+    if (points == null) {
+      return Trace.none();
+    }
+    for (int i = 0; i < points.size(); i++) {
+      Requests.PointIn point = points.get(i);
+      if (point == null || point.hours() == null || point.celsius() == null) {
+        problems.add("trace[" + i + "]", "A point has hours and celsius.");
+        return null;
+      }
+    }
+    return problems.attempt(
+        () -> new Trace(points.stream().map(p -> new Trace.Point(p.hours(), p.celsius())).toList()));
+  }
+}

@@ -1,0 +1,254 @@
+package velvetcrock.demo;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.Range;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Place;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+
+/** Makes the demo household once, when the application is started with demo data. */
+@Component
+@ConditionalOnProperty("velvetcrock.demo")
+public class DemoHousehold implements ApplicationRunner {
+  private static final String DARK = "Dark cupboard";
+  private static final String COUNTER = "Counter";
+  private static final String WINDOW = "South window";
+
+  private final Households households;
+  private final Batches batches;
+  private final Catalogue catalogue;
+  private final CurrentHousehold current;
+  private final TransactionTemplate transactions;
+  private final Clock clock;
+
+  DemoHousehold(
+      Households households,
+      Batches batches,
+      Catalogue catalogue,
+      CurrentHousehold current,
+      TransactionTemplate transactions,
+      Clock clock) {
+    this.households = households;
+    this.batches = batches;
+    this.catalogue = catalogue;
+    this.current = current;
+    this.transactions = transactions;
+    this.clock = clock;
+  }
+
+  private record Hand(UUID householdId, String displayName) implements InHousehold {}
+
+  @Override
+  public void run(ApplicationArguments arguments) {
+    Household cottage =
+        households
+            .demo()
+            .orElseGet(() -> households.found("Keeper’s cottage", "Europe/London", "METRIC", true));
+    current.actingAs(
+        new Hand(cottage.id(), "Ailsa"),
+        () -> {
+          transactions.executeWithoutResult(status -> furnishOnce(cottage));
+          return null;
+        });
+  }
+
+  /** All of it or nothing, so that a start that was cut short is made good by the next. */
+  private void furnishOnce(Household cottage) {
+    if (households.places().isEmpty()) {
+      households.furnish();
+      households.measureJar("Blue-lidded crock jar", "872 g", "13.5");
+      furnishShelf(cottage);
+      furnishCellar(cottage);
+    }
+  }
+
+  private void furnishShelf(Household cottage) {
+    jar(cottage, "yarrow", Cut.CUT, 45, "rapeseed", "jar-720", DARK, 0);
+
+    String heather = jar(cottage, "heather", Cut.CUT, 60, "sunflower-high-oleic", "jar-500", DARK, 3);
+    say(cottage, heather, 1, new Event.AllWell());
+    say(cottage, heather, 0, new Event.Looked(false, null, Event.Bubbles.FEW, false, null, null));
+
+    String myrtle = jar(cottage, "bog-myrtle", Cut.CUT, 95, "rapeseed", "jar-1000", DARK, 40);
+    tend(cottage, myrtle, 40, 1);
+    say(cottage, myrtle, 1, new Event.Smelled(Event.Scent.STRONG, Event.OffSmell.NONE));
+    say(cottage, myrtle, 1, new Event.Looked(true, false, Event.Bubbles.NONE, false, true, null));
+
+    String mullein = jar(cottage, "mullein-flower", Cut.CUT, 14, "hazelnut", "jar-250", DARK, 12);
+    tend(cottage, mullein, 12, 2);
+
+    String violet = jar(cottage, "violet-leaf", Cut.CUT, 40, "sunflower-high-oleic", "jar-500", COUNTER, 61);
+    tend(cottage, violet, 61, 4);
+    say(cottage, violet, 30, new Event.Noted("Smells of cucumber. For the wool spinners’ hands."));
+
+    String selfHeal = jar(cottage, "self-heal", Cut.WHOLE, 28, "sunflower-high-oleic", "jar-370", COUNTER, 15);
+    tend(cottage, selfHeal, 15, 4);
+    say(cottage, selfHeal, 0, new Event.Looked(false, true, null, true, null, null));
+
+    takenOn(cottage);
+
+    String rosehip = jar(cottage, "rosehip-shell", Cut.CUT, 70, "jojoba", "jar-500", WINDOW, 21);
+    tend(cottage, rosehip, 21, 1);
+
+    String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 16, "rapeseed", "jar-250", WINDOW, 6);
+    tend(cottage, meadowsweet, 6, 1);
+    say(cottage, meadowsweet, 0, new Event.Looked(true, true, Event.Bubbles.FEW, false, null, null));
+  }
+
+  private void takenOn(Household cottage) {
+    Herb herb = catalogue.herb("elderflower");
+    Jar jar = catalogue.jar("jar-500");
+    Range herbG = catalogue.looseRange(herb, herb.bestPart(), Cut.CUT, HerbState.DRIED).times(0.66 * jar.brimMl());
+    charge(
+        cottage,
+        new Event.HerbIn("elderflower", herb.bestPart(), Cut.CUT, HerbState.DRIED, herbG, Herb.WATER_DRIED, ""),
+        "sunflower-high-oleic",
+        new Range(0.75 * jar.brimMl() - herbG.high() / 1.4, Jar.FILL_LINE * jar.brimMl() - herbG.low() / 1.4),
+        jar,
+        COUNTER,
+        26,
+        7);
+  }
+
+  private void furnishCellar(Household cottage) {
+    String yarrow = jar(cottage, "yarrow", Cut.CUT, 45, "rapeseed", "jar-720", DARK, 150);
+    tend(cottage, yarrow, 150, 110);
+    strain(cottage, yarrow, 108, 440, List.of(bottle("A", 250, Store.Place.COOL), bottle("B", 100, Store.Place.FRIDGE), bottle("C", 90, Store.Place.COOL)));
+    say(cottage, yarrow, 60, new Event.Drawn("A", 90, "90 ml", "balm for the ferry crew"));
+    say(cottage, yarrow, 20, new Event.Drawn("A", 60, "60 ml", "the weather station’s chapped hands"));
+
+    String pine = jar(cottage, "scots-pine-bud", Cut.CUT, 60, "sunflower-high-oleic", "jar-370", DARK, 50);
+    tend(cottage, pine, 50, 3);
+    strain(cottage, pine, 1, 210, List.of(bottleOpen("A", 200)));
+
+    String heather = jar(cottage, "heather", Cut.CUT, 40, "rapeseed", "jar-500", WINDOW, 300);
+    tend(cottage, heather, 300, 276);
+    strain(cottage, heather, 275, 230, List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
+    say(cottage, heather, 90, new Event.Drawn("A", 70, "70 ml", "bath oil"));
+
+    String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 20, "hazelnut", "jar-370", DARK, 120);
+    tend(cottage, meadowsweet, 120, 82);
+    strain(cottage, meadowsweet, 80, 205, List.of(bottle("A", 100, Store.Place.ROOM), bottle("B", 100, Store.Place.COOL)));
+  }
+
+  private static Event.BottleIn bottle(String letter, double ml, Store.Place place) {
+    return new Event.BottleIn(letter, ml, ml, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
+  }
+
+  private static Event.BottleIn bottleOpen(String letter, double ml) {
+    return new Event.BottleIn(letter, ml, ml, Store.Place.COOL, Store.Glass.CLEAR, Store.Antioxidant.VITAMIN_E, false);
+  }
+
+  /** Charges a jar by the book so many days ago; hands back its code. */
+  private String jar(
+      Household cottage, String herbKey, Cut cut, double grams, String carrier, String jarKey, String place, int daysAgo) {
+    Herb herb = catalogue.herb(herbKey);
+    Jar jar = catalogue.jar(jarKey);
+    HerbPortion portion = HerbPortion.usual(herb, herb.bestPart(), cut, HerbState.DRIED, grams);
+    ChargeOrder order =
+        new ChargeOrder(
+            List.of(portion),
+            CarrierBlend.of(catalogue.carrier(carrier)),
+            new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB),
+            Optional.of(jar),
+            ChargeOrder.USUAL_COVER_MM);
+    double most = Jar.FILL_LINE * jar.brimMl() - grams / 1.4;
+    double oil = Math.min(most, new Charger(catalogue).defaultOilPerHerb(order) * grams);
+    return charge(
+        cottage,
+        new Event.HerbIn(herbKey, herb.bestPart(), cut, HerbState.DRIED, Range.exactly(grams), Herb.WATER_DRIED, Math.round(grams) + " g"),
+        carrier,
+        Range.exactly(Math.floor(oil)),
+        jar,
+        place,
+        daysAgo,
+        0);
+  }
+
+  private String charge(
+      Household cottage, Event.HerbIn herb, String carrier, Range oilMl, Jar jar, String placeName, int daysAgo, int about) {
+    Map<String, Place> places = households.places().stream().collect(Collectors.toMap(Place::name, Function.identity()));
+    Place place = places.get(placeName);
+    LocalDate on = households.today(cottage).minusDays(daysAgo);
+    Event.Charged charged =
+        new Event.Charged(
+            place.method(),
+            List.of(herb),
+            List.of(new Event.OilIn(carrier, 1, on.plusMonths(catalogue.carrier(carrier).keepsMonths() - 1), on, null)),
+            oilMl,
+            "",
+            new Event.JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
+            ChargeOrder.USUAL_COVER_MM,
+            Use.SKIN,
+            place.stand(),
+            on,
+            about,
+            about > 0,
+            about == 0);
+    return batches.charge(charged, UUID.randomUUID().toString()).code();
+  }
+
+  /** Tends a jar as the round asks, from the day after charging until so many days ago. */
+  private void tend(Household cottage, String code, int chargedDaysAgo, int untilDaysAgo) {
+    for (int day = 1; chargedDaysAgo - day >= untilDaysAgo; day++) {
+      if (day <= 7 || day % 7 == 0) {
+        say(cottage, code, chargedDaysAgo - day, new Event.AllWell());
+      }
+      if (day == 2) {
+        BatchRecord batch = batches.find(code);
+        double ml = Math.floor(new BatchReckoning(catalogue, batch.state()).charge().topUpMl());
+        String carrier = batch.state().charge().carriers().get(0).carrier();
+        say(cottage, code, chargedDaysAgo - day, new Event.ToppedUp(ml, carrier, Math.round(ml) + " ml"));
+      }
+    }
+  }
+
+  private void strain(
+      Household cottage, String code, int daysAgo, double ml, List<Event.BottleIn> bottles) {
+    BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
+    Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
+    say(cottage, code, daysAgo, new Event.Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, predicted));
+    say(cottage, code, daysAgo, new Event.Bottled(bottles));
+  }
+
+  private void say(Household cottage, String code, int daysAgo, Event event) {
+    Instant now = clock.instant();
+    LocalDate day = households.today(cottage).minusDays(daysAgo);
+    Instant morning = day.atTime(LocalTime.of(8, 10)).atZone(cottage.zone()).toInstant();
+    Instant at = morning.isAfter(now) ? now : morning;
+    batches.append(code, event, daysAgo == 0 ? at : morning, null, UUID.randomUUID().toString());
+  }
+}
