@@ -38,7 +38,7 @@ record BenchView(
     boolean chargeable) {
 
   private static final double PX_PER_MM = 2.1;
-  private static final double TALLEST_PX = 300;
+  private static final double TALLEST_PX = 260;
 
   /** A level beside the jar: how far from the drawing's top, in hundredths of its height. */
   record Mark(String name, String note, int atPercent, String side) {}

@@ -21,8 +21,8 @@ public final class Amounts {
   }
 
   /**
-   * Herb in g: a weight as it is; a volume by its loose density, from barely poured to pressed, whose
-   * middle is the usual packing.
+   * Herb in g: a weight as it is; a volume by its loose density, from barely poured to pressed,
+   * whose middle is the usual packing.
    */
   public static Range herbMassG(
       Measure measure, Herb herb, Part part, Cut cut, HerbState state, Catalogue catalogue) {
@@ -30,7 +30,6 @@ public final class Amounts {
       return measure.amount();
     }
     Range loose = catalogue.looseRange(herb, part, cut, state);
-    return new Range(
-        measure.amount().low() * loose.low(), measure.amount().high() * loose.high());
+    return new Range(measure.amount().low() * loose.low(), measure.amount().high() * loose.high());
   }
 }

@@ -1,0 +1,110 @@
+package velvetcrock;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.context.WebApplicationContext;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.Range;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+
+/** The whole application on a throw-away database, with a household of its own for each test. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "velvetcrock.demo=true")
+abstract class AppTest {
+  @Autowired Households households;
+  @Autowired Batches batches;
+  @Autowired CurrentHousehold current;
+  @Autowired WebApplicationContext context;
+  @LocalServerPort int port;
+
+  MockMvc mvc;
+  Household house;
+  Somebody keeper;
+
+  /** Somebody of a household, signed in without a password. */
+  record Somebody(UUID householdId, String displayName) implements InHousehold {}
+
+  @DynamicPropertySource
+  static void database(DynamicPropertyRegistry registry) {
+    registry.add("spring.datasource.url", () -> TestCluster.shared().url());
+    registry.add("spring.datasource.password", () -> TestCluster.shared().password());
+  }
+
+  @BeforeEach
+  void moveIn() {
+    mvc = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
+    house = households.found("Test kitchen", "Europe/Oslo", "METRIC", true);
+    keeper = new Somebody(house.id(), "Una");
+    as(keeper, () -> { households.furnish(); return null; });
+  }
+
+  <T> T as(Somebody who, Supplier<T> work) {
+    return current.actingAs(who, work);
+  }
+
+  ResultActions visit(Somebody who, String path) throws Exception {
+    return mvc.perform(get(path).with(authentication(signedIn(who))));
+  }
+
+  ResultActions send(Somebody who, String path, String... fields) throws Exception {
+    MockHttpServletRequestBuilder request = post(path).with(authentication(signedIn(who))).with(csrf());
+    for (int i = 0; i < fields.length; i += 2) {
+      request.param(fields[i], fields[i + 1]);
+    }
+    return mvc.perform(request);
+  }
+
+  static UsernamePasswordAuthenticationToken signedIn(Somebody who) {
+    return UsernamePasswordAuthenticationToken.authenticated(who, null, List.of());
+  }
+
+  LocalDate today() {
+    return households.today(house);
+  }
+
+  /** Charges 30 g of cut yarrow in 400 ml of rapeseed so many days ago; hands back its code. */
+  String charge(int daysAgo) {
+    LocalDate on = today().minusDays(daysAgo);
+    return as(
+        keeper,
+        () -> {
+          String place = households.places().get(0).id().toString();
+          Event.Charged charged =
+              new Event.Charged(
+                  Method.COLD,
+                  List.of(new Event.HerbIn("yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, Range.exactly(30), 0.10, "30 g")),
+                  List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
+                  Range.exactly(400), "", new Event.JarIn("Jar 500 ml", 530, 80), 12, Use.SKIN,
+                  new Event.Stand(place, "Dark cupboard", Light.DARK), on, 0, false, true);
+          return batches.charge(charged, UUID.randomUUID().toString()).code();
+        });
+  }
+}

@@ -1,0 +1,40 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import jakarta.persistence.EntityManagerFactory;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import velvetcrock.core.log.Event;
+
+class QueriesTest extends AppTest {
+  @Autowired EntityManagerFactory entityManagers;
+
+  @Test
+  void pagesAskTheDatabaseAsOftenForThirtyJarsAsForOne() throws Exception {
+    String code = charge(9);
+    long shelf = queries("/");
+    long batch = queries("/batches/" + code);
+    long cellar = queries("/cellar");
+    for (int i = 0; i < 29; i++) {
+      String other = charge(i);
+      as(keeper, () -> batches.append(other, new Event.Shaken(), null, null, "q" + other));
+      as(keeper, () -> batches.append(code, new Event.Noted("once more"), null, null, "n" + other));
+    }
+
+    assertThat(queries("/")).isEqualTo(shelf).isLessThanOrEqualTo(8);
+    assertThat(queries("/batches/" + code)).isEqualTo(batch).isLessThanOrEqualTo(8);
+    assertThat(queries("/cellar")).isEqualTo(cellar).isLessThanOrEqualTo(8);
+  }
+
+  private long queries(String path) throws Exception {
+    Statistics statistics = entityManagers.unwrap(SessionFactory.class).getStatistics();
+    statistics.setStatisticsEnabled(true);
+    statistics.clear();
+    visit(keeper, path).andExpect(status().isOk());
+    return statistics.getPrepareStatementCount();
+  }
+}

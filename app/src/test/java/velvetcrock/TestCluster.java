@@ -1,0 +1,113 @@
+package velvetcrock;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A throw-away database cluster, started by the same script as the application's own. */
+final class TestCluster {
+  private static final Path ROOT = Path.of("").toAbsolutePath().getParent();
+  private static final String[] FAST = {"fsync=off", "synchronous_commit=off", "max_connections=60"};
+
+  private static TestCluster shared;
+
+  private final Path dir;
+  private final String[] settings;
+  private String port = "";
+  private String password = "";
+
+  private TestCluster(String... settings) {
+    this.settings = settings;
+    try {
+      this.dir = Files.createTempDirectory("velvetcrock-test");
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+    Runtime.getRuntime().addShutdownHook(new Thread(this::discard));
+    start();
+  }
+
+  /** The cluster that all tests of a run share; fast rather than durable. */
+  static synchronized TestCluster shared() {
+    if (shared == null) {
+      shared = new TestCluster(FAST);
+    }
+    return shared;
+  }
+
+  /** A cluster of its own, with the durable settings of the real one. */
+  static TestCluster durable() {
+    return new TestCluster();
+  }
+
+  void start() {
+    List<String> command = new ArrayList<>(List.of("start", dir.toString()));
+    command.addAll(List.of(settings));
+    String[] answer = script(command).strip().split(" ");
+    port = answer[0];
+    password = answer[1];
+  }
+
+  String url() {
+    return "jdbc:postgresql://127.0.0.1:" + port + "/velvetcrock";
+  }
+
+  String password() {
+    return password;
+  }
+
+  Path dir() {
+    return dir;
+  }
+
+  /** Ends the server and all its children as a power cut would. */
+  void kill() throws IOException, InterruptedException {
+    long postmaster = Long.parseLong(Files.readAllLines(dir.resolve("postgres/postmaster.pid")).get(0).strip());
+    ProcessHandle server = ProcessHandle.of(postmaster).orElseThrow();
+    List<ProcessHandle> children = server.children().toList();
+    server.destroyForcibly();
+    children.forEach(ProcessHandle::destroyForcibly);
+    while (server.isAlive() || children.stream().anyMatch(ProcessHandle::isAlive)) {
+      Thread.onSpinWait();
+    }
+  }
+
+  void discard() {
+    script(List.of("stop", dir.toString()));
+    try (var files = Files.walk(dir)) {
+      files.sorted(java.util.Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static String script(List<String> arguments) {
+    List<String> command = new ArrayList<>(List.of(ROOT.resolve("bin/lib/cluster").toString()));
+    command.addAll(arguments);
+    return run(command);
+  }
+
+  /** Runs a command of the project and hands back what it printed. */
+  static String run(List<String> command) {
+    try {
+      Path output = Files.createTempFile("velvetcrock", ".out");
+      Process process =
+          new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile()).start();
+      int exit = process.waitFor();
+      String printed = Files.readString(output);
+      Files.delete(output);
+      if (exit != 0) {
+        throw new IllegalStateException(command + " ended with " + exit + ": " + printed);
+      }
+      return printed;
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  static Path root() {
+    return ROOT;
+  }
+}

@@ -1,0 +1,54 @@
+package velvetcrock.core;
+
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+
+@AnalyzeClasses(packages = "velvetcrock.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class HouseRulesTest {
+  @ArchTest
+  static final ArchRule dependenciesRunDownwards =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("plan")
+          .definedBy("velvetcrock.core.plan")
+          .layer("log")
+          .definedBy("velvetcrock.core.log")
+          .layer("caution")
+          .definedBy("velvetcrock.core.caution")
+          .layer("reckonings")
+          .definedBy("velvetcrock.core.yield", "velvetcrock.core.keeping")
+          .layer("charge and heat")
+          .definedBy("velvetcrock.core.charge", "velvetcrock.core.heat")
+          .layer("materia")
+          .definedBy("velvetcrock.core.materia")
+          .layer("measure")
+          .definedBy("velvetcrock.core.measure")
+          .whereLayer("plan")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("log")
+          .mayOnlyBeAccessedByLayers("plan")
+          .whereLayer("caution")
+          .mayOnlyBeAccessedByLayers("log", "plan")
+          .whereLayer("reckonings")
+          .mayOnlyBeAccessedByLayers("caution", "log", "plan")
+          .whereLayer("charge and heat")
+          .mayOnlyBeAccessedByLayers("reckonings", "caution", "log", "plan");
+
+  @ArchTest
+  static final ArchRule noPackageIsInACycle =
+      SlicesRuleDefinition.slices().matching("velvetcrock.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule coreKnowsNoWebAndNoDatabase =
+      ArchRuleDefinition.noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "org.springframework..", "jakarta..", "java.sql..", "tools.jackson..");
+}

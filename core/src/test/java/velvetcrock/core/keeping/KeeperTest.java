@@ -1,0 +1,187 @@
+package velvetcrock.core.keeping;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import velvetcrock.core.heat.Trace;
+import velvetcrock.core.keeping.Keeping.Change;
+import velvetcrock.core.keeping.Keeping.Rule;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
+
+class KeeperTest {
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final LocalDate CHARGED = LocalDate.of(2026, 6, 1);
+  private static final LocalDate STRAINED = CHARGED.plusDays(35);
+  private static final Store COOL =
+      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
+
+  private static KeepingOrder order(
+      String carrier,
+      LocalDate bestBefore,
+      HerbState state,
+      boolean water,
+      Use use,
+      Light light,
+      Store store) {
+    return new KeepingOrder(
+        CHARGED,
+        STRAINED,
+        List.of(new CarrierDates(CATALOGUE.carrier(carrier), 1, bestBefore, null, null)),
+        state,
+        water,
+        use,
+        KeepingOrder.oneLeg(CHARGED, STRAINED, Trace.none(), light),
+        List.of(),
+        store);
+  }
+
+  private static KeepingOrder dried(LocalDate bestBefore, Light light, Store store) {
+    return order("olive", bestBefore, HerbState.DRIED, false, Use.SKIN, light, store);
+  }
+
+  @Test
+  void untracedDaysInTheDarkSpendADayEach() {
+    Keeping keeping = Keeper.reckon(dried(CHARGED.plusDays(200), Light.DARK, COOL));
+
+    assertThat(keeping.startDays()).isEqualTo(200);
+    assertThat(keeping.spentDays()).isEqualTo(35);
+    assertThat(keeping.decidedBy()).isEqualTo(Rule.CARRIER_DATE);
+    assertThat(keeping.bestBefore()).isEqualTo(CHARGED.plusDays(200));
+  }
+
+  @Test
+  void aSunnyWindowSpendsTwoAndAHalfTimesAsFastAndAgeingDecides() {
+    Keeping keeping =
+        Keeper.reckon(dried(CHARGED.plusDays(200), Light.WINDOW, COOL.in(Store.Place.ROOM)));
+
+    assertThat(keeping.spentDays()).isEqualTo(87.5);
+    assertThat(keeping.decidedBy()).isEqualTo(Rule.AGEING);
+    assertThat(keeping.daysFromStraining()).isEqualTo((int) Math.floor(112.5 / Math.pow(2, 0.1)));
+    assertThat(keeping.lengthen())
+        .extracting(Keeping.Gain::change)
+        .contains(Change.FRIDGE, Change.ROSEMARY);
+  }
+
+  @Test
+  void noOilOfDriedHerbIsGivenMoreThanAYearOutsideTheFridge() {
+    LocalDate far = CHARGED.plusYears(4);
+    assertThat(Keeper.reckon(dried(far, Light.DARK, COOL)).bestBefore())
+        .isEqualTo(STRAINED.plusMonths(12));
+    Keeping fridge = Keeper.reckon(dried(far, Light.DARK, COOL.in(Store.Place.FRIDGE)));
+    assertThat(fridge.bestBefore()).isEqualTo(STRAINED.plusMonths(24));
+    assertThat(fridge.decidedBy()).isEqualTo(Rule.TWENTY_FOUR_MONTHS_FRIDGE);
+  }
+
+  @Test
+  void freeWaterLeavesFourteenDaysInTheFridgeAndNoneElsewhere() {
+    LocalDate far = CHARGED.plusYears(2);
+    Store fridge = COOL.in(Store.Place.FRIDGE);
+    assertThat(
+            Keeper.reckon(order("olive", far, HerbState.FRESH, true, Use.SKIN, Light.DARK, fridge))
+                .daysFromStraining())
+        .isEqualTo(14);
+    assertThat(
+            Keeper.reckon(order("olive", far, HerbState.FRESH, true, Use.SKIN, Light.DARK, COOL))
+                .daysFromStraining())
+        .isZero();
+  }
+
+  @Test
+  void freshHerbForEatingThatStoodWarmIsThrownOut() {
+    Keeping keeping =
+        Keeper.reckon(
+            order(
+                "olive",
+                CHARGED.plusYears(1),
+                HerbState.FRESH,
+                true,
+                Use.KITCHEN,
+                Light.DARK,
+                COOL.in(Store.Place.FRIDGE)));
+
+    assertThat(keeping.decidedBy()).isEqualTo(Rule.STOOD_WARM);
+    assertThat(keeping.daysFromStraining()).isZero();
+  }
+
+  @Test
+  void freshHerbForEatingMadeColdHasFourDaysFromCharging() {
+    KeepingOrder cold =
+        new KeepingOrder(
+            CHARGED,
+            CHARGED,
+            List.of(
+                new CarrierDates(CATALOGUE.carrier("olive"), 1, CHARGED.plusYears(1), null, null)),
+            HerbState.FRESH,
+            true,
+            Use.KITCHEN,
+            KeepingOrder.oneLeg(CHARGED, CHARGED, Trace.none(), Light.DARK),
+            List.of(),
+            COOL.in(Store.Place.FRIDGE));
+
+    assertThat(Keeper.reckon(cold).bestBefore()).isEqualTo(CHARGED.plusDays(4));
+  }
+
+  @Test
+  void driedHerbForEatingHasThreeMonthsInTheFridgeAndNoneElsewhere() {
+    LocalDate far = CHARGED.plusYears(2);
+    assertThat(
+            Keeper.reckon(
+                    order(
+                        "olive",
+                        far,
+                        HerbState.DRIED,
+                        false,
+                        Use.KITCHEN,
+                        Light.DARK,
+                        COOL.in(Store.Place.FRIDGE)))
+                .bestBefore())
+        .isEqualTo(STRAINED.plusMonths(3));
+    assertThat(
+            Keeper.reckon(
+                    order("olive", far, HerbState.DRIED, false, Use.KITCHEN, Light.DARK, COOL))
+                .decidedBy())
+        .isEqualTo(Rule.KITCHEN_NOT_IN_FRIDGE);
+  }
+
+  @Test
+  void halfEmptyWarmAndClearSpendFaster() {
+    Store worst =
+        new Store(Store.Place.WARM, Store.Glass.CLEAR, Store.Fill.HALF, Store.Antioxidant.NONE);
+    assertThat(worst.rate()).isCloseTo(Math.pow(2, 0.6) * 1.69, within(1e-9));
+    assertThat(COOL.with(Store.Antioxidant.VITAMIN_E).rate())
+        .isCloseTo(Math.pow(2, -0.4) / 1.25, within(1e-9));
+  }
+
+  @Test
+  void theCarriersOwnDateIsTheEarlierOfPrintedAndOpened() {
+    CarrierDates opened =
+        new CarrierDates(CATALOGUE.carrier("grapeseed"), 1, CHARGED.plusYears(1), CHARGED, null);
+    CarrierDates pressed = new CarrierDates(CATALOGUE.carrier("olive"), 1, null, null, CHARGED);
+    assertThat(opened.ownDate()).contains(CHARGED.plusMonths(6));
+    assertThat(pressed.ownDate()).contains(CHARGED.plusMonths(18));
+  }
+
+  @Test
+  void everythingThatIsWrongIsSaidAtOnce() {
+    assertThatThrownBy(
+            () ->
+                new KeepingOrder(
+                    STRAINED,
+                    CHARGED,
+                    List.of(new CarrierDates(CATALOGUE.carrier("jojoba"), 1, null, null, null)),
+                    HerbState.DRIED,
+                    false,
+                    Use.KITCHEN,
+                    List.of(),
+                    List.of(),
+                    COOL))
+        .hasMessageContaining("strainedOn")
+        .hasMessageContaining("carriers[0].bestBefore")
+        .hasMessageContaining("not an oil for eating");
+  }
+}
