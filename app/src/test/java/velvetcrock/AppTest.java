@@ -37,7 +37,9 @@ import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
 /** The whole application on a throw-away database, with a household of its own for each test. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "velvetcrock.demo=true")
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+    properties = "velvetcrock.demo=true")
 abstract class AppTest {
   @Autowired Households households;
   @Autowired Batches batches;
@@ -63,7 +65,12 @@ abstract class AppTest {
     mvc = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
     house = households.found("Test kitchen", "Europe/Oslo", "METRIC", true);
     keeper = new Somebody(house.id(), "Una");
-    as(keeper, () -> { households.furnish(); return null; });
+    as(
+        keeper,
+        () -> {
+          households.furnish();
+          return null;
+        });
   }
 
   <T> T as(Somebody who, Supplier<T> work) {
@@ -75,7 +82,8 @@ abstract class AppTest {
   }
 
   ResultActions send(Somebody who, String path, String... fields) throws Exception {
-    MockHttpServletRequestBuilder request = post(path).with(authentication(signedIn(who))).with(csrf());
+    MockHttpServletRequestBuilder request =
+        post(path).with(authentication(signedIn(who))).with(csrf());
     for (int i = 0; i < fields.length; i += 2) {
       request.param(fields[i], fields[i + 1]);
     }
@@ -100,10 +108,26 @@ abstract class AppTest {
           Event.Charged charged =
               new Event.Charged(
                   Method.COLD,
-                  List.of(new Event.HerbIn("yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, Range.exactly(30), 0.10, "30 g")),
+                  List.of(
+                      new Event.HerbIn(
+                          "yarrow",
+                          Part.FLOWER,
+                          Cut.CUT,
+                          HerbState.DRIED,
+                          Range.exactly(30),
+                          0.10,
+                          "30 g")),
                   List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
-                  Range.exactly(400), "", new Event.JarIn("Jar 500 ml", 530, 80), 12, Use.SKIN,
-                  new Event.Stand(place, "Dark cupboard", Light.DARK), on, 0, false, true);
+                  Range.exactly(400),
+                  "",
+                  new Event.JarIn("Jar 500 ml", 530, 80),
+                  12,
+                  Use.SKIN,
+                  new Event.Stand(place, "Dark cupboard", Light.DARK),
+                  on,
+                  0,
+                  false,
+                  true);
           return batches.charge(charged, UUID.randomUUID().toString()).code();
         });
   }

@@ -7,6 +7,8 @@ import org.springframework.modulith.core.ApplicationModules;
 class ModulesTest {
   @Test
   void placesAreInNoCycleAndUseOnlyWhatIsPublished() {
-    ApplicationModules.of(VelvetCrock.class, JavaClass.Predicates.resideInAPackage("velvetcrock.core..")).verify();
+    ApplicationModules.of(
+            VelvetCrock.class, JavaClass.Predicates.resideInAPackage("velvetcrock.core.."))
+        .verify();
   }
 }

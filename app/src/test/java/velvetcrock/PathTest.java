@@ -47,8 +47,26 @@ class PathTest extends AppTest {
           bestBefore | soon    | not a date
           chargedOn | 2100-01-01 | today or earlier
           """)
-  void badInputAtTheBenchIsSaidAndKeptAndChargesNothing(String field, String typed, String said) throws Exception {
-    String[] fields = {"amount", "60 g", "herb", "yarrow", "ratio", "", "cover", "12", "clean", "yes", "bestBefore", "", "chargedOn", today().toString(), "key", UUID.randomUUID().toString()};
+  void badInputAtTheBenchIsSaidAndKeptAndChargesNothing(String field, String typed, String said)
+      throws Exception {
+    String[] fields = {
+      "amount",
+      "60 g",
+      "herb",
+      "yarrow",
+      "ratio",
+      "",
+      "cover",
+      "12",
+      "clean",
+      "yes",
+      "bestBefore",
+      "",
+      "chargedOn",
+      today().toString(),
+      "key",
+      UUID.randomUUID().toString()
+    };
     for (int i = 0; i < fields.length; i += 2) {
       if (fields[i].equals(field)) {
         fields[i + 1] = typed;
@@ -58,7 +76,10 @@ class PathTest extends AppTest {
       fields[8] = "unclean";
     }
 
-    var answer = send(keeper, "/bench/charge", fields).andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString(said)));
+    var answer =
+        send(keeper, "/bench/charge", fields)
+            .andExpect(status().isUnprocessableContent())
+            .andExpect(content().string(containsString(said)));
 
     if (field.equals("amount") && !typed.isEmpty()) {
       answer.andExpect(content().string(containsString("value=\"" + typed + "\"")));
@@ -68,30 +89,64 @@ class PathTest extends AppTest {
 
   @Test
   void aTenKilobyteTextIsRefusedWithoutBeingEchoedBackInTheMessage() throws Exception {
-    send(keeper, "/bench/reckon", "amount", "9".repeat(10_240)).andExpect(status().isOk()).andExpect(content().string(containsString("10240 characters")));
+    send(keeper, "/bench/reckon", "amount", "9".repeat(10_240))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("10240 characters")));
   }
 
   @Test
   void chargingTwiceUnderOneKeyMakesOneBatch() throws Exception {
     String key = UUID.randomUUID().toString();
-    String[] fields = {"amount", "2 cups", "herb", "calendula", "clean", "yes", "bestBefore", today().plusMonths(9).toString(), "key", key};
-    String first = send(keeper, "/bench/charge", fields).andExpect(status().is3xxRedirection()).andReturn().getResponse().getRedirectedUrl();
+    String[] fields = {
+      "amount",
+      "2 cups",
+      "herb",
+      "calendula",
+      "clean",
+      "yes",
+      "bestBefore",
+      today().plusMonths(9).toString(),
+      "key",
+      key
+    };
+    String first =
+        send(keeper, "/bench/charge", fields)
+            .andExpect(status().is3xxRedirection())
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
     send(keeper, "/bench/charge", fields).andExpect(redirectedUrl(first));
 
     var charged = as(keeper, () -> batches.newest(5));
     assertThat(charged).hasSize(1);
     assertThat(charged.get(0).state().charge().herbMassG().exact()).isFalse();
     assertThat(charged.get(0).code()).matches("[ACDEFHJKMNPRTWXY][3479][ACDEFHJKMNPRTWXY]");
-    visit(keeper, first + "/tag").andExpect(content().string(containsString("Calendula officinalis")));
+    visit(keeper, first + "/tag")
+        .andExpect(content().string(containsString("Calendula officinalis")));
   }
 
   @Test
   void theRoundIsTickedOnceWhoeverTicksAndUndoneByAnEntry() throws Exception {
     String code = charge(9);
-    String page = visit(keeper, "/").andExpect(content().string(containsString("Shake, look and smell"))).andReturn().getResponse().getContentAsString();
-    String key = page.replaceAll("(?s).*name=\"key\" value=\"(round:" + code + ":tend:[^\"]*)\".*", "$1");
-    send(keeper, "/batches/" + code + "/log", "kind", "all-well", "key", key, "back", "shelf").andExpect(redirectedUrl("/"));
-    send(new Somebody(house.id(), "Odd"), "/batches/" + code + "/log", "kind", "all-well", "key", key, "back", "shelf");
+    String page =
+        visit(keeper, "/")
+            .andExpect(content().string(containsString("Shake, look and smell")))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String key =
+        page.replaceAll("(?s).*name=\"key\" value=\"(round:" + code + ":tend:[^\"]*)\".*", "$1");
+    send(keeper, "/batches/" + code + "/log", "kind", "all-well", "key", key, "back", "shelf")
+        .andExpect(redirectedUrl("/"));
+    send(
+        new Somebody(house.id(), "Odd"),
+        "/batches/" + code + "/log",
+        "kind",
+        "all-well",
+        "key",
+        key,
+        "back",
+        "shelf");
     assertThat(entries(code)).isEqualTo(2);
     visit(keeper, "/").andExpect(content().string(not(containsString("Shake, look and smell"))));
 
@@ -105,19 +160,52 @@ class PathTest extends AppTest {
   void aWorryingLookShowsItsCautionAndWhatToDo() throws Exception {
     String code = charge(5);
     send(keeper, "/batches/" + code + "/log", "kind", "looked", "mould", "yes", "key", "k" + code);
-    visit(keeper, "/batches/" + code).andExpect(content().string(containsString("the whole jar is lost"))).andExpect(content().string(containsString("Throw it out")));
+    visit(keeper, "/batches/" + code)
+        .andExpect(content().string(containsString("the whole jar is lost")))
+        .andExpect(content().string(containsString("Throw it out")));
   }
 
   @Test
   void whatIsLoggedBeforeChargingOrInTheFutureIsRefused() throws Exception {
     String code = charge(5);
     String before = today().minusDays(9) + "T08:00";
-    send(keeper, "/batches/" + code + "/log", "kind", "looked", "covered", "yes", "happened", before, "key", "a" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("before the jar was charged")));
-    send(keeper, "/batches/" + code + "/log", "kind", "note", "text", "x", "happened", today().plusDays(3) + "T08:00", "key", "b" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("not happened yet")));
-    send(keeper, "/batches/" + code + "/log", "kind", "topped-up", "amount", "a splash", "key", "c" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("value=\"a splash\"")));
+    send(
+            keeper,
+            "/batches/" + code + "/log",
+            "kind",
+            "looked",
+            "covered",
+            "yes",
+            "happened",
+            before,
+            "key",
+            "a" + code)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("before the jar was charged")));
+    send(
+            keeper,
+            "/batches/" + code + "/log",
+            "kind",
+            "note",
+            "text",
+            "x",
+            "happened",
+            today().plusDays(3) + "T08:00",
+            "key",
+            "b" + code)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("not happened yet")));
+    send(
+            keeper,
+            "/batches/" + code + "/log",
+            "kind",
+            "topped-up",
+            "amount",
+            "a splash",
+            "key",
+            "c" + code)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("value=\"a splash\"")));
     assertThat(entries(code)).isEqualTo(1);
   }
 
@@ -126,24 +214,78 @@ class PathTest extends AppTest {
     String code = charge(35);
     String batch = "/batches/" + code;
     send(keeper, batch + "/strain", "amount", "9 kg", "expression", "SQUEEZE", "key", "s1" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("More came out than went in")));
-    send(keeper, batch + "/strain", "amount", "320 ml", "expression", "SQUEEZE", "key", "s2" + code).andExpect(redirectedUrl(batch + "/bottle"));
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("More came out than went in")));
+    send(keeper, batch + "/strain", "amount", "320 ml", "expression", "SQUEEZE", "key", "s2" + code)
+        .andExpect(redirectedUrl(batch + "/bottle"));
     send(keeper, batch + "/strain", "amount", "310 ml", "expression", "SQUEEZE", "key", "s3" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("strained already")));
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("strained already")));
     visit(keeper, batch + "/bottle").andExpect(content().string(containsString("320 ml came out")));
 
-    send(keeper, batch + "/bottle", "amount", "200 ml", "amount", "400 ml", "size", "", "size", "", "place", "COOL", "glass", "AMBER", "antioxidant", "NONE", "clean", "yes", "cold", "yes", "key", "b1" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("320 ml were strained")));
-    send(keeper, batch + "/bottle", "amount", "200 ml", "amount", "120 ml", "size", "", "size", "", "place", "COOL", "glass", "AMBER", "antioxidant", "NONE", "clean", "yes", "cold", "yes", "key", "b2" + code)
+    send(
+            keeper,
+            batch + "/bottle",
+            "amount",
+            "200 ml",
+            "amount",
+            "400 ml",
+            "size",
+            "",
+            "size",
+            "",
+            "place",
+            "COOL",
+            "glass",
+            "AMBER",
+            "antioxidant",
+            "NONE",
+            "clean",
+            "yes",
+            "cold",
+            "yes",
+            "key",
+            "b1" + code)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("320 ml were strained")));
+    send(
+            keeper,
+            batch + "/bottle",
+            "amount",
+            "200 ml",
+            "amount",
+            "120 ml",
+            "size",
+            "",
+            "size",
+            "",
+            "place",
+            "COOL",
+            "glass",
+            "AMBER",
+            "antioxidant",
+            "NONE",
+            "clean",
+            "yes",
+            "cold",
+            "yes",
+            "key",
+            "b2" + code)
         .andExpect(redirectedUrl("/cellar/" + code + "/B"));
     visit(keeper, "/cellar").andExpect(content().string(containsString(code + "-A")));
-    visit(keeper, "/cellar/" + code + "/A").andExpect(content().string(containsString("own date decides")));
-    visit(keeper, "/cellar/" + code + "/A/label").andExpect(content().string(containsString("Achillea millefolium"))).andExpect(content().string(containsString("Not for eating")));
+    visit(keeper, "/cellar/" + code + "/A")
+        .andExpect(content().string(containsString("own date decides")));
+    visit(keeper, "/cellar/" + code + "/A/label")
+        .andExpect(content().string(containsString("Achillea millefolium")))
+        .andExpect(content().string(containsString("Not for eating")));
 
     send(keeper, "/cellar/" + code + "/A/draw", "amount", "500 ml", "key", "d1" + code)
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("200 ml left")));
-    send(keeper, "/cellar/" + code + "/A/draw", "amount", "200 ml", "key", "d2" + code).andExpect(status().is3xxRedirection());
-    send(keeper, "/cellar/" + code + "/B/gone", "reason", "SPILLED", "key", "g" + code).andExpect(redirectedUrl("/cellar"));
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("200 ml left")));
+    send(keeper, "/cellar/" + code + "/A/draw", "amount", "200 ml", "key", "d2" + code)
+        .andExpect(status().is3xxRedirection());
+    send(keeper, "/cellar/" + code + "/B/gone", "reason", "SPILLED", "key", "g" + code)
+        .andExpect(redirectedUrl("/cellar"));
     assertThat(as(keeper, () -> batches.find(code).state().status())).isEqualTo(Status.FINISHED);
     assertThat(as(keeper, () -> batches.bottles())).isEmpty();
   }
@@ -151,14 +293,66 @@ class PathTest extends AppTest {
   @Test
   void aJarTakenOnWithUnknownAmountsIsARangeAndIsAskedForItsOilWhenStrained() throws Exception {
     String place = as(keeper, () -> households.places().get(0).id().toString());
-    String page = send(keeper, "/bench/take-on", "herb", "elderflower", "cut", "CUT", "herbFill", "0.66", "carrier", "olive", "jar", "jar-500", "place", place,
-            "chargedOn", today().minusDays(40).toString(), "about", "7", "key", UUID.randomUUID().toString())
-        .andExpect(status().is3xxRedirection()).andReturn().getResponse().getRedirectedUrl();
-    visit(keeper, page).andExpect(content().string(containsString("About day 40"))).andExpect(content().string(containsString("give or take 7 days")));
+    String page =
+        send(
+                keeper,
+                "/bench/take-on",
+                "herb",
+                "elderflower",
+                "cut",
+                "CUT",
+                "herbFill",
+                "0.66",
+                "carrier",
+                "olive",
+                "jar",
+                "jar-500",
+                "place",
+                place,
+                "chargedOn",
+                today().minusDays(40).toString(),
+                "about",
+                "7",
+                "key",
+                UUID.randomUUID().toString())
+            .andExpect(status().is3xxRedirection())
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    visit(keeper, page)
+        .andExpect(content().string(containsString("About day 40")))
+        .andExpect(content().string(containsString("give or take 7 days")));
     send(keeper, page + "/strain", "amount", "300 ml", "expression", "DRIP", "key", "t1")
-        .andExpect(status().isUnprocessableContent()).andExpect(content().string(containsString("hangs on the oil")));
-    send(keeper, page + "/strain", "amount", "300 ml", "expression", "DRIP", "openedOn", today().minusDays(60).toString(), "key", "t2").andExpect(status().is3xxRedirection());
-    send(keeper, page + "/bottle", "amount", "300 ml", "place", "COOL", "glass", "AMBER", "antioxidant", "NONE", "clean", "yes", "key", "t3").andExpect(status().is3xxRedirection());
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("hangs on the oil")));
+    send(
+            keeper,
+            page + "/strain",
+            "amount",
+            "300 ml",
+            "expression",
+            "DRIP",
+            "openedOn",
+            today().minusDays(60).toString(),
+            "key",
+            "t2")
+        .andExpect(status().is3xxRedirection());
+    send(
+            keeper,
+            page + "/bottle",
+            "amount",
+            "300 ml",
+            "place",
+            "COOL",
+            "glass",
+            "AMBER",
+            "antioxidant",
+            "NONE",
+            "clean",
+            "yes",
+            "key",
+            "t3")
+        .andExpect(status().is3xxRedirection());
     assertThat(as(keeper, () -> batches.bottles())).hasSize(1);
   }
 
@@ -167,10 +361,23 @@ class PathTest extends AppTest {
     String code = charge(9);
     ExecutorService hands = Executors.newFixedThreadPool(10);
     try {
-      Callable<Object> same = () -> as(keeper, () -> batches.append(code, new Event.Shaken(), null, null, "same"));
+      Callable<Object> same =
+          () -> as(keeper, () -> batches.append(code, new Event.Shaken(), null, null, "same"));
       hands.invokeAll(IntStream.range(0, 10).mapToObj(i -> same).toList()).forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(2);
-      hands.invokeAll(IntStream.range(0, 10).<Callable<Object>>mapToObj(i -> () -> as(keeper, () -> batches.append(code, new Event.Shaken(), null, null, "hand" + i))).toList()).forEach(PathTest::done);
+      hands
+          .invokeAll(
+              IntStream.range(0, 10)
+                  .<Callable<Object>>mapToObj(
+                      i ->
+                          () ->
+                              as(
+                                  keeper,
+                                  () ->
+                                      batches.append(
+                                          code, new Event.Shaken(), null, null, "hand" + i)))
+                  .toList())
+          .forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(12);
     } finally {
       hands.shutdown();
@@ -189,8 +396,17 @@ class PathTest extends AppTest {
   void theStateKeptForReadingIsWhatTheLogFoldsTo() {
     String code = charge(9);
     as(keeper, () -> batches.append(code, new Event.AllWell(), null, null, "w1" + code));
-    as(keeper, () -> batches.append(code, new Event.ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
-    var folded = as(keeper, () -> BatchLog.fold(batches.log(batches.find(code)).stream().map(l -> l.entry()).toList()));
+    as(
+        keeper,
+        () ->
+            batches.append(
+                code, new Event.ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
+    var folded =
+        as(
+            keeper,
+            () ->
+                BatchLog.fold(
+                    batches.log(batches.find(code)).stream().map(l -> l.entry()).toList()));
 
     assertThat(as(keeper, () -> batches.find(code).state())).isEqualTo(folded);
     assertThat(EventKinds.names()).contains("charged", "struck");
@@ -199,7 +415,10 @@ class PathTest extends AppTest {
   @Test
   void theLogCannotBeRewritten() {
     charge(1);
-    org.assertj.core.api.Assertions.assertThatThrownBy(() -> jdbc.update("update log_entry set kind = 'note'")).hasMessageContaining("append-only");
-    org.assertj.core.api.Assertions.assertThatThrownBy(() -> jdbc.update("delete from log_entry")).hasMessageContaining("append-only");
+    org.assertj.core.api.Assertions.assertThatThrownBy(
+            () -> jdbc.update("update log_entry set kind = 'note'"))
+        .hasMessageContaining("append-only");
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> jdbc.update("delete from log_entry"))
+        .hasMessageContaining("append-only");
   }
 }

@@ -32,21 +32,45 @@ class StrangerTest extends AppTest {
   void noRouteShowsOrChangesAnythingOfAnotherHousehold() throws Exception {
     String code = charge(9);
     var entry = as(keeper, () -> batches.log(batches.find(code)).get(0).entry().id());
-    Somebody stranger = new Somebody(households.found("Elsewhere", "Europe/Oslo", "METRIC", true).id(), "Stranger");
-    as(stranger, () -> { households.furnish(); return null; });
+    Somebody stranger =
+        new Somebody(households.found("Elsewhere", "Europe/Oslo", "METRIC", true).id(), "Stranger");
+    as(
+        stranger,
+        () -> {
+          households.furnish();
+          return null;
+        });
     int walked = 0;
     for (var route : routes.getHandlerMethods().keySet()) {
       for (String pattern : route.getPatternValues()) {
-        String path = pattern.replace("{code}", code).replace("{id}", entry.toString()).replace("{letter}", "A").replace("{secret}", "no-such-secret");
+        String path =
+            pattern
+                .replace("{code}", code)
+                .replace("{id}", entry.toString())
+                .replace("{letter}", "A")
+                .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
-          var call = request(HttpMethod.valueOf(method.name()), path).with(authentication(signedIn(stranger))).with(csrf()).param("kind", "shaken").param("key", "stranger" + walked);
+          var call =
+              request(HttpMethod.valueOf(method.name()), path)
+                  .with(authentication(signedIn(stranger)))
+                  .with(csrf())
+                  .param("kind", "shaken")
+                  .param("key", "stranger" + walked);
           if (path.startsWith("/api/v1/")) {
-            boolean csv = route.getConsumesCondition().getConsumableMediaTypes().stream().anyMatch(m -> m.includes(new MediaType("text", "csv")));
-            call.contentType(csv ? "text/csv" : "application/json").content(csv ? "time,celsius\n" : path.endsWith("readings") ? "[]" : "{\"kind\":\"shaken\"}");
+            boolean csv =
+                route.getConsumesCondition().getConsumableMediaTypes().stream()
+                    .anyMatch(m -> m.includes(new MediaType("text", "csv")));
+            call.contentType(csv ? "text/csv" : "application/json")
+                .content(
+                    csv
+                        ? "time,celsius\n"
+                        : path.endsWith("readings") ? "[]" : "{\"kind\":\"shaken\"}");
           }
           var response = mvc.perform(call).andReturn().getResponse();
           assertThat(response.getStatus()).as("%s %s", method, path).isLessThan(500);
-          assertThat(response.getContentAsString()).as("%s %s", method, path).doesNotContain("Achillea millefolium");
+          assertThat(response.getContentAsString())
+              .as("%s %s", method, path)
+              .doesNotContain("Achillea millefolium");
           if (pattern.contains("{code}")) {
             assertThat(response.getStatus()).as("%s %s", method, path).isEqualTo(404);
           }
@@ -62,13 +86,22 @@ class StrangerTest extends AppTest {
   void whoeverIsNotSignedInIsSentToTheDoor() throws Exception {
     for (var route : routes.getHandlerMethods().keySet()) {
       for (String pattern : route.getPatternValues()) {
-        if (DOORS.contains(pattern) || pattern.startsWith("/api/v1/reckon") || pattern.startsWith("/api/v1/openapi") || pattern.startsWith("/error")) {
+        if (DOORS.contains(pattern)
+            || pattern.startsWith("/api/v1/reckon")
+            || pattern.startsWith("/api/v1/openapi")
+            || pattern.startsWith("/error")) {
           continue;
         }
         String path = pattern.replaceAll("\\{[a-z]+}", "K7M");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
-          int answer = mvc.perform(request(HttpMethod.valueOf(method.name()), path).with(csrf())).andReturn().getResponse().getStatus();
-          assertThat(answer).as("%s %s", method, path).isEqualTo(path.startsWith("/api/v1/") ? 401 : 302);
+          int answer =
+              mvc.perform(request(HttpMethod.valueOf(method.name()), path).with(csrf()))
+                  .andReturn()
+                  .getResponse()
+                  .getStatus();
+          assertThat(answer)
+              .as("%s %s", method, path)
+              .isEqualTo(path.startsWith("/api/v1/") ? 401 : 302);
         }
       }
     }
@@ -77,20 +110,48 @@ class StrangerTest extends AppTest {
   @Test
   void aFormWithoutItsTokenIsRefused() throws Exception {
     String code = charge(1);
-    mvc.perform(post("/batches/" + code + "/log").with(authentication(signedIn(keeper))).param("kind", "shaken").param("key", "x")).andExpect(status().isForbidden());
-    mvc.perform(post("/api/v1/batches/" + code + "/entries").with(authentication(signedIn(keeper))).contentType("application/json").content("{\"kind\":\"shaken\"}")).andExpect(status().isForbidden());
+    mvc.perform(
+            post("/batches/" + code + "/log")
+                .with(authentication(signedIn(keeper)))
+                .param("kind", "shaken")
+                .param("key", "x"))
+        .andExpect(status().isForbidden());
+    mvc.perform(
+            post("/api/v1/batches/" + code + "/entries")
+                .with(authentication(signedIn(keeper)))
+                .contentType("application/json")
+                .content("{\"kind\":\"shaken\"}"))
+        .andExpect(status().isForbidden());
   }
 
   @Test
   void pagesForbidForeignAndInlineScripts() throws Exception {
-    mvc.perform(get("/sign-in")).andExpect(header().string("Content-Security-Policy", org.hamcrest.Matchers.allOf(org.hamcrest.Matchers.containsString("script-src 'self'"), org.hamcrest.Matchers.not(org.hamcrest.Matchers.containsString("unsafe")))));
+    mvc.perform(get("/sign-in"))
+        .andExpect(
+            header()
+                .string(
+                    "Content-Security-Policy",
+                    org.hamcrest.Matchers.allOf(
+                        org.hamcrest.Matchers.containsString("script-src 'self'"),
+                        org.hamcrest.Matchers.not(
+                            org.hamcrest.Matchers.containsString("unsafe")))));
   }
 
   @Test
   void failedSignInsAreLimited() throws Exception {
     for (int i = 0; i < 8; i++) {
-      mvc.perform(post("/sign-in").with(csrf()).param("login", "nobody-here").param("password", "wrong-password")).andExpect(redirectedUrl("/sign-in?wrong"));
+      mvc.perform(
+              post("/sign-in")
+                  .with(csrf())
+                  .param("login", "nobody-here")
+                  .param("password", "wrong-password"))
+          .andExpect(redirectedUrl("/sign-in?wrong"));
     }
-    mvc.perform(post("/sign-in").with(csrf()).param("login", "nobody-here").param("password", "wrong-password")).andExpect(redirectedUrl("/sign-in?wait"));
+    mvc.perform(
+            post("/sign-in")
+                .with(csrf())
+                .param("login", "nobody-here")
+                .param("password", "wrong-password"))
+        .andExpect(redirectedUrl("/sign-in?wait"));
   }
 }

@@ -9,7 +9,9 @@ import java.util.List;
 /** A throw-away database cluster, started by the same script as the application's own. */
 final class TestCluster {
   private static final Path ROOT = Path.of("").toAbsolutePath().getParent();
-  private static final String[] FAST = {"fsync=off", "synchronous_commit=off", "max_connections=60"};
+  private static final String[] FAST = {
+    "fsync=off", "synchronous_commit=off", "max_connections=60"
+  };
 
   private static TestCluster shared;
 
@@ -64,7 +66,8 @@ final class TestCluster {
 
   /** Ends the server and all its children as a power cut would. */
   void kill() throws IOException, InterruptedException {
-    long postmaster = Long.parseLong(Files.readAllLines(dir.resolve("postgres/postmaster.pid")).get(0).strip());
+    long postmaster =
+        Long.parseLong(Files.readAllLines(dir.resolve("postgres/postmaster.pid")).get(0).strip());
     ProcessHandle server = ProcessHandle.of(postmaster).orElseThrow();
     List<ProcessHandle> children = server.children().toList();
     server.destroyForcibly();
@@ -94,7 +97,10 @@ final class TestCluster {
     try {
       Path output = Files.createTempFile("velvetcrock", ".out");
       Process process =
-          new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile()).start();
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(output.toFile())
+              .start();
       int exit = process.waitFor();
       String printed = Files.readString(output);
       Files.delete(output);

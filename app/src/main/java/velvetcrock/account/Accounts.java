@@ -87,8 +87,7 @@ public class Accounts implements UserDetailsService {
     return first;
   }
 
-  private UserDetails firstMember(
-      String name, String zone, String kitchen, Newcomer newcomer) {
+  private UserDetails firstMember(String name, String zone, String kitchen, Newcomer newcomer) {
     if (households.founded()) {
       throw new Refused("household", "A household lives here already. Ask for an invitation link.");
     }
@@ -199,20 +198,25 @@ public class Accounts implements UserDetailsService {
     return invitations
         .findByTokenHash(Secrets.hash(secret))
         .filter(i -> i.goodAt(clock.instant()))
-        .orElseThrow(() -> new NotFound("This invitation is not good any more. Ask for a new link."));
+        .orElseThrow(
+            () -> new NotFound("This invitation is not good any more. Ask for a new link."));
   }
 
   private void check(Newcomer newcomer, Problems problems) {
     String name = newcomer.name().strip();
     problems.require(
-        !name.isEmpty() && name.length() <= LONGEST_NAME, "name", "Your name, in at most 60 letters.");
+        !name.isEmpty() && name.length() <= LONGEST_NAME,
+        "name",
+        "Your name, in at most 60 letters.");
     String login = normal(newcomer.login());
     if (problems.require(
         login.matches("[a-z0-9._@-]{2,60}"),
         "login",
         "A sign-in name has 2 to 60 letters, digits, dots or dashes.")) {
       problems.require(
-          members.findByLogin(login).isEmpty(), "login", "That sign-in name is taken. Choose another.");
+          members.findByLogin(login).isEmpty(),
+          "login",
+          "That sign-in name is taken. Choose another.");
     }
     int length = newcomer.password().length();
     problems.require(

@@ -67,7 +67,10 @@ class DoorController {
     if (households.founded()) {
       return "redirect:/sign-in";
     }
-    return founding(new FoundingForm(null, "Europe/London", "METRIC", null, null, null), FieldErrors.none(), model);
+    return founding(
+        new FoundingForm(null, "Europe/London", "METRIC", null, null, null),
+        FieldErrors.none(),
+        model);
   }
 
   @PostMapping("/welcome")
@@ -90,7 +93,8 @@ class DoorController {
 
   @GetMapping("/join/{secret}")
   String invited(@PathVariable String secret, Model model) {
-    return joining(secret, new FoundingForm(null, null, null, null, null, null), FieldErrors.none(), model);
+    return joining(
+        secret, new FoundingForm(null, null, null, null, null, null), FieldErrors.none(), model);
   }
 
   @PostMapping("/join/{secret}")
@@ -133,8 +137,7 @@ class DoorController {
   }
 
   /** Signs somebody in, in a session of its own. */
-  private void enter(
-      UserDetails who, HttpServletRequest request, HttpServletResponse response) {
+  private void enter(UserDetails who, HttpServletRequest request, HttpServletResponse response) {
     if (request.getSession(false) != null) {
       request.changeSessionId();
     }

@@ -73,8 +73,15 @@ class SecurityConfig {
             routes ->
                 routes
                     .requestMatchers(
-                        "/assets/**", "/favicon.ico", "/sign-in", "/welcome", "/join/**", "/demo",
-                        "/api", "/error", "/actuator/health")
+                        "/assets/**",
+                        "/favicon.ico",
+                        "/sign-in",
+                        "/welcome",
+                        "/join/**",
+                        "/demo",
+                        "/api",
+                        "/error",
+                        "/actuator/health")
                     .permitAll()
                     .anyRequest()
                     .authenticated())
@@ -103,12 +110,11 @@ class SecurityConfig {
     headers
         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
-        .permissionsPolicyHeader(policy -> policy.policy("camera=(), microphone=(), geolocation=()"));
+        .permissionsPolicyHeader(
+            policy -> policy.policy("camera=(), microphone=(), geolocation=()"));
   }
 
-  private static void problem(
-      HttpServletResponse response, HttpStatus status)
-      throws IOException {
+  private static void problem(HttpServletResponse response, HttpStatus status) throws IOException {
     response.setStatus(status.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     String detail =

@@ -13,7 +13,14 @@ final class Answers {
 
   /** One line of a reckoning. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record Line(String name, String how, double value, @Nullable Double low, @Nullable Double high, String unit, String standing) {
+  record Line(
+      String name,
+      String how,
+      double value,
+      @Nullable Double low,
+      @Nullable Double high,
+      String unit,
+      String standing) {
     static List<Line> of(velvetcrock.core.Reckoning reckoning) {
       return reckoning.lines().stream()
           .map(

@@ -27,7 +27,8 @@ class ApiErrors {
 
   @ExceptionHandler(NotFound.class)
   ProblemDetail notFound(NotFound missing) {
-    return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()));
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()));
   }
 
   @ExceptionHandler(HttpMessageNotReadableException.class)
@@ -35,7 +36,8 @@ class ApiErrors {
     if (e.getCause() instanceof UnrecognizedPropertyException unknown) {
       String field =
           unknown.getPath().stream()
-              .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+              .map(
+                  r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
               .collect(Collectors.joining("."));
       return unprocessable(List.of(new Problem(field, "Nothing of this name is known here.")));
     }

@@ -38,7 +38,14 @@ class ApiPageController {
             e ->
                 e.getKey().getPatternValues().stream()
                     .filter(p -> p.startsWith("/api/v1/") && summary(e.getValue()) != null)
-                    .map(p -> new Call(e.getKey().getMethodsCondition().getMethods().iterator().next() + " " + p, summary(e.getValue()), takes(e.getValue()))))
+                    .map(
+                        p ->
+                            new Call(
+                                e.getKey().getMethodsCondition().getMethods().iterator().next()
+                                    + " "
+                                    + p,
+                                summary(e.getValue()),
+                                takes(e.getValue()))))
         .sorted(Comparator.comparing(Call::route))
         .toList();
   }

@@ -60,7 +60,14 @@ class LogController {
 
   /** A batch in a list. */
   record BatchOut(
-      String code, String status, LocalDate chargedOn, String herb, LocalDate earliest, LocalDate usual, LocalDate latest, @Nullable BatchState state) {
+      String code,
+      String status,
+      LocalDate chargedOn,
+      String herb,
+      LocalDate earliest,
+      LocalDate usual,
+      LocalDate latest,
+      @Nullable BatchState state) {
     static BatchOut of(BatchRecord batch, boolean whole) {
       BatchState state = batch.state();
       return new BatchOut(
@@ -77,12 +84,23 @@ class LogController {
 
   /** An entry that is sent. */
   record EntryIn(
-      @Nullable String kind, @Nullable OffsetDateTime at, @Nullable JsonNode data, @Nullable UUID replaces) {}
+      @Nullable String kind,
+      @Nullable OffsetDateTime at,
+      @Nullable JsonNode data,
+      @Nullable UUID replaces) {}
 
   /** An entry of the log. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record EntryOut(
-      UUID id, int number, String kind, Instant at, Instant writtenAt, String by, Event data, @Nullable UUID replaces, boolean replaced) {
+      UUID id,
+      int number,
+      String kind,
+      Instant at,
+      Instant writtenAt,
+      String by,
+      Event data,
+      @Nullable UUID replaces,
+      boolean replaced) {
     static EntryOut of(LoggedEntry logged) {
       return new EntryOut(
           logged.entry().id(),
@@ -131,13 +149,15 @@ class LogController {
   }
 
   @PostMapping("/{code}/entries")
-  @Operation(summary = "Adds an entry; a repeat under the same Idempotency-Key is not written again.")
+  @Operation(
+      summary = "Adds an entry; a repeat under the same Idempotency-Key is not written again.")
   ResponseEntity<Written> append(
       @PathVariable String code,
       @RequestHeader(value = "Idempotency-Key", required = false) @Nullable String key,
       @RequestBody EntryIn entry) {
     if (entry.kind() == null) {
-      throw new Refused("kind", "This is missing. There are: " + String.join(", ", EventKinds.names()) + ".");
+      throw new Refused(
+          "kind", "This is missing. There are: " + String.join(", ", EventKinds.names()) + ".");
     }
     String data = entry.data() == null || entry.data().isNull() ? "{}" : entry.data().toString();
     Event event = kinds.read(entry.kind(), data);
@@ -152,13 +172,20 @@ class LogController {
     List<Reading> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
     for (int i = 0; i < sent.size(); i++) {
-      take(i + 1, String.valueOf(sent.get(i).get("at")), String.valueOf(sent.get(i).get("celsius")), false, good, rejected);
+      take(
+          i + 1,
+          String.valueOf(sent.get(i).get("at")),
+          String.valueOf(sent.get(i).get("celsius")),
+          false,
+          good,
+          rejected);
     }
     return add(batch, good, rejected);
   }
 
   @PostMapping(value = "/{code}/readings", consumes = "text/csv")
-  @Operation(summary = "Adds temperatures from CSV: a time column and one in °C or °F, by their header.")
+  @Operation(
+      summary = "Adds temperatures from CSV: a time column and one in °C or °F, by their header.")
   ReadingsOut readingsCsv(@PathVariable String code, @RequestBody String csv) throws IOException {
     BatchRecord batch = batches.find(code);
     List<Reading> good = new ArrayList<>();
@@ -175,7 +202,13 @@ class LogController {
         if (row.size() <= Math.max(columns.time(), columns.temperature())) {
           rejected.add(new Rejected(line, "A column is missing."));
         } else {
-          take(line, row.get(columns.time()), row.get(columns.temperature()), columns.fahrenheit(), good, rejected);
+          take(
+              line,
+              row.get(columns.time()),
+              row.get(columns.temperature()),
+              columns.fahrenheit(),
+              good,
+              rejected);
         }
       }
     }
@@ -194,30 +227,42 @@ class LogController {
           time = i;
         } else if (temperature < 0 && name.matches(".*(temp|celsius|fahrenheit|°c|°f|^c$|^f$).*")) {
           temperature = i;
-          fahrenheit = name.contains("fahrenheit") || name.contains("°f") || name.matches("(.*[^a-z])?f");
+          fahrenheit =
+              name.contains("fahrenheit") || name.contains("°f") || name.matches("(.*[^a-z])?f");
         }
       }
       if (time < 0 || temperature < 0) {
-        throw new Refused("header", "Name a time column and a temperature column in °C or °F, such as: time,celsius");
+        throw new Refused(
+            "header",
+            "Name a time column and a temperature column in °C or °F, such as: time,celsius");
       }
       return new Columns(time, temperature, fahrenheit);
     }
   }
 
   private static void take(
-      int line, String at, String temperature, boolean fahrenheit, List<Reading> good, List<Rejected> rejected) {
+      int line,
+      String at,
+      String temperature,
+      boolean fahrenheit,
+      List<Reading> good,
+      List<Rejected> rejected) {
     try {
       double value = Double.parseDouble(temperature);
       double celsius = fahrenheit ? Temperatures.celsiusOfFahrenheit(value) : value;
       if (!(celsius >= COLDEST_C && celsius <= HOTTEST_C)) {
-        rejected.add(new Rejected(line, "A temperature is between −60 and 400 °C; " + temperature + " was read."));
+        rejected.add(
+            new Rejected(
+                line, "A temperature is between −60 and 400 °C; " + temperature + " was read."));
         return;
       }
       good.add(new Reading(OffsetDateTime.parse(at).toInstant(), celsius));
     } catch (NumberFormatException e) {
       rejected.add(new Rejected(line, "“" + temperature + "” is not a temperature."));
     } catch (DateTimeException e) {
-      rejected.add(new Rejected(line, "“" + at + "” is not a time with its zone, such as 2026-12-05T08:00:00Z."));
+      rejected.add(
+          new Rejected(
+              line, "“" + at + "” is not a time with its zone, such as 2026-12-05T08:00:00Z."));
     }
   }
 
@@ -229,7 +274,8 @@ class LogController {
   }
 
   private static ResponseEntity<Written> answer(Written written) {
-    return ResponseEntity.status(written.repeated() ? HttpStatus.OK : HttpStatus.CREATED).body(written);
+    return ResponseEntity.status(written.repeated() ? HttpStatus.OK : HttpStatus.CREATED)
+        .body(written);
   }
 
   private static String key(@Nullable String key) {

@@ -79,8 +79,12 @@ final class Reader {
       problems.add(at, "This is missing.");
       return null;
     }
-    Herb herb = in.herb() == null ? need(at + ".herb", null) : problems.attempt(at + ".herb", () -> catalogue.herb(in.herb()));
-    Part part = choice(at + ".part", Part.class, in.part(), herb == null ? Part.LEAF : herb.bestPart());
+    Herb herb =
+        in.herb() == null
+            ? need(at + ".herb", null)
+            : problems.attempt(at + ".herb", () -> catalogue.herb(in.herb()));
+    Part part =
+        choice(at + ".part", Part.class, in.part(), herb == null ? Part.LEAF : herb.bestPart());
     Cut cut = choice(at + ".cut", Cut.class, in.cut(), null);
     HerbState state = choice(at + ".state", HerbState.class, in.state(), HerbState.DRIED);
     Double mass = need(at + ".massG", in.massG());
@@ -104,13 +108,18 @@ final class Reader {
     return dated.isEmpty()
         ? null
         : problems.attempt(
-            () -> new CarrierBlend(dated.stream().map(c -> new CarrierBlend.Share(c.carrier(), c.share())).toList()));
+            () ->
+                new CarrierBlend(
+                    dated.stream()
+                        .map(c -> new CarrierBlend.Share(c.carrier(), c.share()))
+                        .toList()));
   }
 
   List<CarrierDates> dated(@Nullable List<Requests.CarrierIn> carriers) {
     List<CarrierDates> dated = new ArrayList<>();
     List<Requests.CarrierIn> sent = carriers == null ? List.of() : carriers;
-    problems.require(!sent.isEmpty() && sent.size() <= MOST_PARTS, "carriers", "Name 1 to 50 carriers.");
+    problems.require(
+        !sent.isEmpty() && sent.size() <= MOST_PARTS, "carriers", "Name 1 to 50 carriers.");
     for (int i = 0; i < Math.min(sent.size(), MOST_PARTS); i++) {
       Requests.CarrierIn in = sent.get(i);
       String at = "carriers[" + i + "]";
@@ -120,7 +129,9 @@ final class Reader {
       }
       Carrier carrier = problems.attempt(at + ".carrier", () -> catalogue.carrier(in.carrier()));
       double share = in.share() == null ? 1 : in.share();
-      if (problems.require(share > 0, at + ".share", "Each share is above 0; " + share + " was read.") && carrier != null) {
+      if (problems.require(
+              share > 0, at + ".share", "Each share is above 0; " + share + " was read.")
+          && carrier != null) {
         dated.add(new CarrierDates(carrier, share, in.bestBefore(), in.openedOn(), in.pressedOn()));
       }
     }
@@ -139,6 +150,7 @@ final class Reader {
       }
     }
     return problems.attempt(
-        () -> new Trace(points.stream().map(p -> new Trace.Point(p.hours(), p.celsius())).toList()));
+        () ->
+            new Trace(points.stream().map(p -> new Trace.Point(p.hours(), p.celsius())).toList()));
   }
 }

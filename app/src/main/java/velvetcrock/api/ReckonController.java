@@ -77,7 +77,12 @@ class ReckonController {
 
     Reckoning.Writer lines = Reckoning.writer();
     Measure read = Objects.requireNonNull(measure);
-    lines.line("As read", "“" + read.text() + "”", read.amount(), read.isWeight() ? "g" : "ml", Standing.MEASURED);
+    lines.line(
+        "As read",
+        "“" + read.text() + "”",
+        read.amount(),
+        read.isWeight() ? "g" : "ml",
+        Standing.MEASURED);
     return read.isWeight() ? ofWeight(read, density, lines) : ofVolume(read, density, lines);
   }
 
@@ -90,7 +95,8 @@ class ReckonController {
     if (density == null) {
       return answer(mass.middle(), mass, null, null, lines);
     }
-    Range volume = new Range(mass.low() / density.range().high(), mass.high() / density.range().low());
+    Range volume =
+        new Range(mass.low() / density.range().high(), mass.high() / density.range().low());
     lines.line("Volume", "÷ " + plain(density.usual()) + " g/ml", volume, "ml", Standing.TYPICAL);
     return answer(mass.middle(), mass, mass.middle() / density.usual(), volume, lines);
   }
@@ -101,7 +107,8 @@ class ReckonController {
     if (density == null) {
       return answer(null, null, volume.middle(), volume, lines);
     }
-    Range mass = new Range(volume.low() * density.range().low(), volume.high() * density.range().high());
+    Range mass =
+        new Range(volume.low() * density.range().low(), volume.high() * density.range().high());
     lines.line("Weight", "× " + plain(density.usual()) + " g/ml", mass, "g", Standing.TYPICAL);
     return answer(volume.middle() * density.usual(), mass, volume.middle(), volume, lines);
   }
@@ -129,16 +136,28 @@ class ReckonController {
       return null;
     }
     double celsius = request.temperatureC() == null ? Carrier.ROOM_C : request.temperatureC();
-    reader.problems().require(celsius >= -20 && celsius <= 200, "temperatureC", "Between −20 and 200 °C.");
+    reader
+        .problems()
+        .require(celsius >= -20 && celsius <= 200, "temperatureC", "Between −20 and 200 °C.");
     if (of.carrier() != null) {
-      Carrier carrier = reader.problems().attempt("of.carrier", () -> catalogue.carrier(of.carrier()));
+      Carrier carrier =
+          reader.problems().attempt("of.carrier", () -> catalogue.carrier(of.carrier()));
       return carrier == null ? null : exactly(carrier.densityAt(celsius));
     }
     if (of.wax() != null) {
       Wax wax = reader.problems().attempt("of.wax", () -> catalogue.wax(of.wax()));
       boolean pellets = "pellets".equals(of.form());
-      reader.problems().require(pellets || of.form() == null || of.form().equals("solid"), "of.form", "pellets or solid.");
-      return wax == null ? null : pellets ? new Density(wax.pelletDensity(), wax.pelletRange()) : exactly(wax.densitySolid());
+      reader
+          .problems()
+          .require(
+              pellets || of.form() == null || of.form().equals("solid"),
+              "of.form",
+              "pellets or solid.");
+      return wax == null
+          ? null
+          : pellets
+              ? new Density(wax.pelletDensity(), wax.pelletRange())
+              : exactly(wax.densitySolid());
     }
     if (of.herb() == null) {
       reader.problems().add("of", "Name a carrier, a herb or a wax.");
@@ -147,10 +166,13 @@ class ReckonController {
     Herb herb = reader.problems().attempt("of.herb", () -> catalogue.herb(of.herb()));
     Cut cut = reader.choice("of.cut", Cut.class, of.cut(), Cut.CUT);
     HerbState state = reader.choice("of.state", HerbState.class, of.state(), HerbState.DRIED);
-    Part part = reader.choice("of.part", Part.class, of.part(), herb == null ? Part.LEAF : herb.bestPart());
+    Part part =
+        reader.choice("of.part", Part.class, of.part(), herb == null ? Part.LEAF : herb.bestPart());
     return herb == null || cut == null || state == null || part == null
         ? null
-        : new Density(catalogue.looseDensity(herb, part, cut, state), catalogue.looseRange(herb, part, cut, state));
+        : new Density(
+            catalogue.looseDensity(herb, part, cut, state),
+            catalogue.looseRange(herb, part, cut, state));
   }
 
   private static Density exactly(double density) {
@@ -166,11 +188,17 @@ class ReckonController {
     Ratio ratio = ratio(request.ratio(), reader);
     Optional<Jar> jar = jar(request.jar(), reader);
     double cover = request.coverMm() == null ? ChargeOrder.USUAL_COVER_MM : request.coverMm();
-    reader.problems().require(cover >= 0 && cover <= 200, "coverMm", "Cover is between 0 and 200 mm; " + cover + " mm was read.");
+    reader
+        .problems()
+        .require(
+            cover >= 0 && cover <= 200,
+            "coverMm",
+            "Cover is between 0 and 200 mm; " + cover + " mm was read.");
     reader.problems().refuseIfAny();
 
     ChargeOrder order =
-        new ChargeOrder(herbs, Objects.requireNonNull(blend), Objects.requireNonNull(ratio), jar, cover);
+        new ChargeOrder(
+            herbs, Objects.requireNonNull(blend), Objects.requireNonNull(ratio), jar, cover);
     Charge charge = charger.reckon(order);
     boolean warm = request.method() != null && !List.of("cold", "solar").contains(request.method());
     double infusesAtC = warm ? 45 : Carrier.ROOM_C;
@@ -195,8 +223,10 @@ class ReckonController {
 
   private static Answers.WayOut way(Charge.WayOut way) {
     if (way instanceof Charge.WayOut.FinerCut w) {
-      String text = "Cut finer (" + Reader.word(w.cut()) + "): covers at 1:" + plain(w.oilPerHerb());
-      return new Answers.WayOut("finer-cut", text, w.oilPerHerb(), Reader.word(w.cut()), null, null);
+      String text =
+          "Cut finer (" + Reader.word(w.cut()) + "): covers at 1:" + plain(w.oilPerHerb());
+      return new Answers.WayOut(
+          "finer-cut", text, w.oilPerHerb(), Reader.word(w.cut()), null, null);
     } else if (way instanceof Charge.WayOut.MoreOil w) {
       String text = "More oil: " + plain(w.oilMl()) + " ml, 1:" + plain(w.oilPerHerb());
       return new Answers.WayOut("more-oil", text, w.oilPerHerb(), null, null, null);
@@ -218,7 +248,12 @@ class ReckonController {
     }
     Double oilPerHerb = reader.need("ratio.oilPerHerb", in.oilPerHerb());
     String kind = in.kind() == null ? "w/v" : in.kind();
-    if (!reader.problems().require(kind.equals("w/v") || kind.equals("w/w"), "ratio.kind", "w/v or w/w; “" + kind + "” was read.")
+    if (!reader
+            .problems()
+            .require(
+                kind.equals("w/v") || kind.equals("w/w"),
+                "ratio.kind",
+                "w/v or w/w; “" + kind + "” was read.")
         || oilPerHerb == null) {
       return null;
     }
@@ -226,7 +261,10 @@ class ReckonController {
         .problems()
         .attempt(
             "ratio.oilPerHerb",
-            () -> kind.equals("w/v") ? new Ratio.WeightToVolume(oilPerHerb) : new Ratio.WeightToWeight(oilPerHerb));
+            () ->
+                kind.equals("w/v")
+                    ? new Ratio.WeightToVolume(oilPerHerb)
+                    : new Ratio.WeightToWeight(oilPerHerb));
   }
 
   private static Optional<Jar> jar(Requests.@Nullable JarIn in, Reader reader) {
@@ -238,7 +276,8 @@ class ReckonController {
     if (brim == null || diameter == null) {
       return Optional.empty();
     }
-    return Optional.ofNullable(reader.problems().attempt("jar", () -> new Jar("jar", "Jar", brim, diameter)));
+    return Optional.ofNullable(
+        reader.problems().attempt("jar", () -> new Jar("jar", "Jar", brim, diameter)));
   }
 
   @PostMapping("/yield")
@@ -246,11 +285,13 @@ class ReckonController {
   Answers.Yield yield(@RequestBody Requests.Yield request) {
     Reader reader = new Reader(catalogue);
     List<HerbPortion> herbs = reader.herbs(request.herbs());
-    Expression expression = reader.choice("expression", Expression.class, request.expression(), Expression.SQUEEZE);
+    Expression expression =
+        reader.choice("expression", Expression.class, request.expression(), Expression.SQUEEZE);
     Double oilMl = reader.need("oilMl", request.oilMl());
     reader.problems().refuseIfAny();
 
-    Yield yield = Strainer.predict(Objects.requireNonNull(oilMl), herbs, Objects.requireNonNull(expression));
+    Yield yield =
+        Strainer.predict(Objects.requireNonNull(oilMl), herbs, Objects.requireNonNull(expression));
     return new Answers.Yield(
         yield.yieldMl(),
         yield.rangeMl().low(),
@@ -262,13 +303,15 @@ class ReckonController {
   }
 
   @PostMapping("/keeping")
-  @Operation(summary = "Until when the oil is good, the rule that decided, and what would lengthen it.")
+  @Operation(
+      summary = "Until when the oil is good, the rule that decided, and what would lengthen it.")
   Answers.Keeping keeping(@RequestBody Requests.Keeping request) {
     Reader reader = new Reader(catalogue);
     var chargedOn = reader.need("chargedOn", request.chargedOn());
     var strainedOn = reader.need("strainedOn", request.strainedOn());
     List<CarrierDates> carriers = reader.dated(request.carriers());
-    HerbState state = reader.choice("herbState", HerbState.class, request.herbState(), HerbState.DRIED);
+    HerbState state =
+        reader.choice("herbState", HerbState.class, request.herbState(), HerbState.DRIED);
     Use use = reader.choice("use", Use.class, request.use(), Use.SKIN);
     Light light = reader.choice("light", Light.class, request.light(), Light.DARK);
     Trace trace = reader.trace(request.trace());
@@ -293,19 +336,29 @@ class ReckonController {
         Reader.word(keeping.decidedBy()),
         keeping.startDays(),
         keeping.spentDays(),
-        keeping.legs().stream().map(l -> new Answers.Leg(l.name(), l.days(), l.rate(), l.spentDays())).toList(),
-        keeping.lengthen().stream().map(g -> new Answers.Gain(Reader.word(g.change()), g.days())).toList(),
+        keeping.legs().stream()
+            .map(l -> new Answers.Leg(l.name(), l.days(), l.rate(), l.spentDays()))
+            .toList(),
+        keeping.lengthen().stream()
+            .map(g -> new Answers.Gain(Reader.word(g.change()), g.days()))
+            .toList(),
         Line.of(keeping.reckoning()),
         CautionOut.of(cautions.forKeeping(keeping, use)));
   }
 
   private static @Nullable Store store(Requests.@Nullable StoreIn in, Reader reader) {
     Requests.StoreIn sent = in == null ? new Requests.StoreIn(null, null, null, null) : in;
-    Store.Place place = reader.choice("store.place", Store.Place.class, sent.place(), Store.Place.COOL);
-    Store.Glass glass = reader.choice("store.glass", Store.Glass.class, sent.glass(), Store.Glass.AMBER);
+    Store.Place place =
+        reader.choice("store.place", Store.Place.class, sent.place(), Store.Place.COOL);
+    Store.Glass glass =
+        reader.choice("store.glass", Store.Glass.class, sent.glass(), Store.Glass.AMBER);
     Store.Fill fill = reader.choice("store.fill", Store.Fill.class, sent.fill(), Store.Fill.FULL);
     Store.Antioxidant antioxidant =
-        reader.choice("store.antioxidant", Store.Antioxidant.class, sent.antioxidant(), Store.Antioxidant.NONE);
+        reader.choice(
+            "store.antioxidant",
+            Store.Antioxidant.class,
+            sent.antioxidant(),
+            Store.Antioxidant.NONE);
     return place == null || glass == null || fill == null || antioxidant == null
         ? null
         : new Store(place, glass, fill, antioxidant);

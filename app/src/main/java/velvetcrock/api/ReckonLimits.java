@@ -19,8 +19,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Keeps the open reckonings small and fair: 64 KiB a request (1 MiB for those with a trace), and 100
- * a second with bursts of 1000 for one address.
+ * Keeps the open reckonings small and fair: 64 KiB a request (1 MiB for those with a trace), and
+ * 100 a second with bursts of 1000 for one address.
  */
 @Component
 class ReckonLimits extends OncePerRequestFilter {
@@ -31,7 +31,10 @@ class ReckonLimits extends OncePerRequestFilter {
   private static final int REMEMBERED = 50_000;
 
   private final Cache<String, Bucket> buckets =
-      Caffeine.newBuilder().maximumSize(REMEMBERED).expireAfterAccess(Duration.ofMinutes(5)).build();
+      Caffeine.newBuilder()
+          .maximumSize(REMEMBERED)
+          .expireAfterAccess(Duration.ofMinutes(5))
+          .build();
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
@@ -44,7 +47,8 @@ class ReckonLimits extends OncePerRequestFilter {
       throws ServletException, IOException {
     Bucket bucket = buckets.get(request.getRemoteAddr(), address -> bucket());
     if (!bucket.tryConsume(1)) {
-      problem(response, HttpStatus.TOO_MANY_REQUESTS, "Too many reckonings at once. Wait a second.");
+      problem(
+          response, HttpStatus.TOO_MANY_REQUESTS, "Too many reckonings at once. Wait a second.");
       return;
     }
     boolean trace = request.getRequestURI().matches(".*/(keeping|heat|extraction)");

@@ -17,7 +17,11 @@ final class Requests {
       @Nullable String wax,
       @Nullable String form) {}
 
-  record Measure(@Nullable String text, @Nullable Of of, @Nullable Double temperatureC, @Nullable String kitchen) {}
+  record Measure(
+      @Nullable String text,
+      @Nullable Of of,
+      @Nullable Double temperatureC,
+      @Nullable String kitchen) {}
 
   record HerbIn(
       @Nullable String herb,
@@ -51,7 +55,10 @@ final class Requests {
   record PointIn(@Nullable Double hours, @Nullable Double celsius) {}
 
   record StoreIn(
-      @Nullable String place, @Nullable String glass, @Nullable String fill, @Nullable String antioxidant) {}
+      @Nullable String place,
+      @Nullable String glass,
+      @Nullable String fill,
+      @Nullable String antioxidant) {}
 
   record Keeping(
       @Nullable LocalDate chargedOn,

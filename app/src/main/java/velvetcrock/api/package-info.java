@@ -1,6 +1,6 @@
 /**
- * The JSON face of the core and of the log. It holds no rule of its own: it reads a request, asks the
- * core or the batch, and writes the answer; errors are RFC 9457 problem documents.
+ * The JSON face of the core and of the log. It holds no rule of its own: it reads a request, asks
+ * the core or the batch, and writes the answer; errors are RFC 9457 problem documents.
  */
 @NullMarked
 package velvetcrock.api;

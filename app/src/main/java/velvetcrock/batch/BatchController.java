@@ -88,13 +88,13 @@ class BatchController {
       batches.undo(code, id);
       flash.addFlashAttribute("notice", "Taken back. The log keeps both.");
     } catch (Refused refused) {
-      flash.addFlashAttribute("problem", refused.problems().get(0).message() + " Take that back first.");
+      flash.addFlashAttribute(
+          "problem", refused.problems().get(0).message() + " Take that back first.");
     }
     return redirect(back, code);
   }
 
-  private String page(
-      String code, LogForm form, FieldErrors errors, boolean all, Model model) {
+  private String page(String code, LogForm form, FieldErrors errors, boolean all, Model model) {
     Household house = households.current();
     Formats fmt = households.formats(house);
     BatchRecord batch = batches.find(code);
@@ -115,15 +115,20 @@ class BatchController {
     model.addAttribute("errors", errors);
     model.addAttribute("places", households.places());
     model.addAttribute("reasons", Event.Reason.values());
-    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/batch";
   }
 
-  private static void tell(
-      Written written, String what, Formats fmt, RedirectAttributes flash) {
+  private static void tell(Written written, String what, Formats fmt, RedirectAttributes flash) {
     if (written.repeated()) {
       flash.addFlashAttribute(
-          "notice", "That is in the log already: " + written.by() + ", " + fmt.moment(written.writtenAt()) + ".");
+          "notice",
+          "That is in the log already: "
+              + written.by()
+              + ", "
+              + fmt.moment(written.writtenAt())
+              + ".");
     } else {
       flash.addFlashAttribute("notice", written.code() + ": " + what + ".");
       flash.addFlashAttribute("undo", written);

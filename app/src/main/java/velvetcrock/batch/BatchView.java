@@ -47,7 +47,14 @@ record BatchView(
 
   /** A line of the thread. */
   record Line(
-      UUID id, String when, String by, String title, String detail, List<Caution> worries, boolean replaced, boolean canUndo) {}
+      UUID id,
+      String when,
+      String by,
+      String title,
+      String detail,
+      List<Caution> worries,
+      boolean replaced,
+      boolean canUndo) {}
 
   static BatchView of(
       BatchRecord batch,
@@ -59,7 +66,10 @@ record BatchView(
       Next next) {
     BatchState state = batch.state();
     BatchReckoning reckoning = new BatchReckoning(catalogue, state);
-    double brim = state.charge().jar().brimMl() * 1000 / (Math.PI / 4 * Math.pow(state.charge().jar().innerDiameterMm(), 2));
+    double brim =
+        state.charge().jar().brimMl()
+            * 1000
+            / (Math.PI / 4 * Math.pow(state.charge().jar().innerDiameterMm(), 2));
     JarView jar = JarView.of(batch, catalogue, fmt, Math.min(PX_PER_MM, TALLEST_PX / (brim + 20)));
     return new BatchView(
         jar,
@@ -82,13 +92,23 @@ record BatchView(
     facts.add(new Fact("Charged", fmt.fullDate(charge.chargedOn()) + about));
     facts.add(new Fact("Herb", fmt.g(charge.herbMassG())));
     facts.add(
-        new Fact("Oil", fmt.ml(charge.oilMl()) + (state.toppedUpMl() > 0 ? " and " + fmt.ml(state.toppedUpMl()) + " topped up" : "")));
+        new Fact(
+            "Oil",
+            fmt.ml(charge.oilMl())
+                + (state.toppedUpMl() > 0
+                    ? " and " + fmt.ml(state.toppedUpMl()) + " topped up"
+                    : "")));
     facts.add(new Fact("Ratio", fmt.ratio(standing.oilPerHerb()) + " by weight to volume"));
     facts.add(new Fact("Jar", charge.jar().name()));
     if (state.strained() == null) {
       Yield yield = reckoning.yield(Expression.SQUEEZE);
       facts.add(new Fact("Should come out", fmt.ml(yield.rangeMl()) + ", squeezed"));
-      facts.add(new Fact("Strain", fmt.dates(state.earliest(), state.latest()) + ", usually " + fmt.date(state.usual())));
+      facts.add(
+          new Fact(
+              "Strain",
+              fmt.dates(state.earliest(), state.latest())
+                  + ", usually "
+                  + fmt.date(state.usual())));
     } else {
       facts.add(new Fact("Came out", fmt.ml(state.strained().oilMl())));
     }

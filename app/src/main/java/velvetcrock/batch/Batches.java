@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -94,7 +95,7 @@ public class Batches {
     if (before.isPresent()) {
       return repeated(before.get(), code(before.get().batchId()));
     }
-    Instant at = chargedAt(event.chargedOn(), household);
+    Instant at = chargedAt(event.chargedOn(), household).truncatedTo(ChronoUnit.MICROS);
     Entry entry = new Entry(UUID.randomUUID(), 1, at, event, null);
     BatchState state = BatchLog.fold(List.of(entry));
     Batch batch =
@@ -131,13 +132,14 @@ public class Batches {
       return repeated(before.get(), batch.code());
     }
     List<Entry> entries =
-        new ArrayList<>(log.findByBatchIdOrderByNumber(batch.id()).stream().map(kinds::entry).toList());
+        new ArrayList<>(
+            log.findByBatchIdOrderByNumber(batch.id()).stream().map(kinds::entry).toList());
     BatchState was = kinds.state(batch.state());
     Entry entry =
         new Entry(
             UUID.randomUUID(),
             entries.size() + 1,
-            at == null ? clock.instant() : at,
+            (at == null ? clock.instant() : at).truncatedTo(ChronoUnit.MICROS),
             event,
             replaces);
     check(entry, was, entries);
@@ -169,8 +171,19 @@ public class Batches {
     Event.Charged was = batch.state().charge();
     Event.Charged now =
         new Event.Charged(
-            was.method(), was.herbs(), carriers, was.oilMl(), was.oilText(), was.jar(), was.coverMm(),
-            was.use(), was.stand(), was.chargedOn(), was.aboutDays(), was.takenOn(), was.cleanAndDry());
+            was.method(),
+            was.herbs(),
+            carriers,
+            was.oilMl(),
+            was.oilText(),
+            was.jar(),
+            was.coverMm(),
+            was.use(),
+            was.stand(),
+            was.chargedOn(),
+            was.aboutDays(),
+            was.takenOn(),
+            was.cleanAndDry());
     Entry charging =
         log.findByBatchIdOrderByNumber(batch.id()).stream()
             .map(kinds::entry)
@@ -212,7 +225,11 @@ public class Batches {
         .map(
             r ->
                 new LoggedEntry(
-                    kinds.entry(r), r.kind(), r.writtenBy(), r.writtenAt(), replaced.contains(r.id())))
+                    kinds.entry(r),
+                    r.kind(),
+                    r.writtenBy(),
+                    r.writtenAt(),
+                    replaced.contains(r.id())))
         .toList();
   }
 
@@ -240,9 +257,14 @@ public class Batches {
   @Transactional(readOnly = true)
   public KeepingRange keeping(BatchRecord batch, String letter) {
     BottleState bottle =
-        batch.state().bottle(letter).orElseThrow(() -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
+        batch
+            .state()
+            .bottle(letter)
+            .orElseThrow(
+                () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
     ZoneId zone = households.current().zone();
-    return new BatchReckoning(catalogue, batch.state()).keeping(bottle, zone, readings.of(batch.id()));
+    return new BatchReckoning(catalogue, batch.state())
+        .keeping(bottle, zone, readings.of(batch.id()));
   }
 
   /** Adds temperatures read while a batch infuses; answers how many were new. */
@@ -263,7 +285,8 @@ public class Batches {
     ZoneId zone = households.current().zone();
     LocalDate day = entry.at().atZone(zone).toLocalDate();
     if (day.isBefore(was.charge().chargedOn().minusDays(was.charge().aboutDays()))) {
-      throw new Refused("at", "That was before the jar was charged on " + was.charge().chargedOn() + ".");
+      throw new Refused(
+          "at", "That was before the jar was charged on " + was.charge().chargedOn() + ".");
     }
     UUID replaces = entry.replaces();
     if (replaces != null) {
@@ -325,7 +348,8 @@ public class Batches {
     Instant now = clock.instant();
     LocalDate today = LocalDate.ofInstant(now, household.zone());
     if (day.isAfter(today)) {
-      throw new Refused("chargedOn", "A jar is charged today or earlier; " + day + " is still to come.");
+      throw new Refused(
+          "chargedOn", "A jar is charged today or earlier; " + day + " is still to come.");
     }
     return day.equals(today) ? now : day.atTime(12, 0).atZone(household.zone()).toInstant();
   }

@@ -32,7 +32,11 @@ public record Beads(String served, String ahead, String thread, String words) {
       (state.day(today) >= day ? served : ahead).append(bead);
     }
     String words =
-        "May be strained from " + fmt.date(state.earliest()) + ", usually " + fmt.date(state.usual()) + ", by "
+        "May be strained from "
+            + fmt.date(state.earliest())
+            + ", usually "
+            + fmt.date(state.usual())
+            + ", by "
             + fmt.date(state.latest());
     return new Beads(served.toString(), ahead.toString(), "M10 9H" + (COUNT * STEP_PX - 7), words);
   }
@@ -47,7 +51,7 @@ public record Beads(String served, String ahead, String thread, String words) {
   }
 
   private static String circle(double x, double r) {
-    return "M" + (x - r) + " " + MIDDLE_PX + "a" + r + " " + r + " 0 1 0 " + 2 * r + " 0a" + r + " " + r + " 0 1 0 "
-        + -2 * r + " 0";
+    return "M" + (x - r) + " " + MIDDLE_PX + "a" + r + " " + r + " 0 1 0 " + 2 * r + " 0a" + r + " "
+        + r + " 0 1 0 " + -2 * r + " 0";
   }
 }

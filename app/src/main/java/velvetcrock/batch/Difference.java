@@ -16,7 +16,13 @@ import velvetcrock.web.Formats;
  * @param keptPercent what marc and film kept, as a share of what went in
  */
 record Difference(
-    String cameOut, String predicted, String kept, String verdict, String why, int outPercent, int keptPercent) {
+    String cameOut,
+    String predicted,
+    String kept,
+    String verdict,
+    String why,
+    int outPercent,
+    int keptPercent) {
 
   static Difference of(BatchState state, Catalogue catalogue, Formats fmt) {
     Event.Strained strained = Objects.requireNonNull(state.strained());
@@ -29,7 +35,11 @@ record Difference(
     return new Difference(
         fmt.ml(out),
         fmt.ml(predicted),
-        fmt.ml(kept) + " stayed behind: " + fmt.ml(yield.keptByMarcMl()) + " in the marc and " + fmt.ml(yield.filmMl())
+        fmt.ml(kept)
+            + " stayed behind: "
+            + fmt.ml(yield.keptByMarcMl())
+            + " in the marc and "
+            + fmt.ml(yield.filmMl())
             + " on vessels were reckoned with",
         verdict(out, predicted, fmt),
         why(out, predicted),

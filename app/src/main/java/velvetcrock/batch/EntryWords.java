@@ -41,7 +41,8 @@ final class EntryWords {
     } else if (event instanceof Event.Strained e) {
       return "Strained: " + fmt.ml(e.oilMl()) + " came out";
     } else if (event instanceof Event.Bottled e) {
-      return "Bottled into " + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");
+      return "Bottled into "
+          + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");
     } else if (event instanceof Event.Capped) {
       return "Bottles capped when cold";
     } else if (event instanceof Event.Drawn e) {
@@ -67,7 +68,11 @@ final class EntryWords {
     } else if (event instanceof Event.ToppedUp e) {
       return catalogue.carrier(e.carrier()).name() + typed(e.text());
     } else if (event instanceof Event.Strained e) {
-      return name(e.expression()) + "; " + fmt.ml(e.predictedMl()) + " was expected" + typed(e.text());
+      return name(e.expression())
+          + "; "
+          + fmt.ml(e.predictedMl())
+          + " was expected"
+          + typed(e.text());
     } else if (event instanceof Event.Bottled e) {
       return e.bottles().stream()
           .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
@@ -111,12 +116,31 @@ final class EntryWords {
   private String charged(Event.Charged e) {
     String herbs =
         e.herbs().stream()
-            .map(h -> fmt.g(h.massG()) + " " + catalogue.herb(h.herb()).name() + ", " + name(h.state()) + " and " + name(h.cut()))
+            .map(
+                h ->
+                    fmt.g(h.massG())
+                        + " "
+                        + catalogue.herb(h.herb()).name()
+                        + ", "
+                        + name(h.state())
+                        + " and "
+                        + name(h.cut()))
             .collect(Collectors.joining("; "));
-    String oils = e.carriers().stream().map(c -> catalogue.carrier(c.carrier()).name()).collect(Collectors.joining(" and "));
+    String oils =
+        e.carriers().stream()
+            .map(c -> catalogue.carrier(c.carrier()).name())
+            .collect(Collectors.joining(" and "));
     String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
     String clean = e.cleanAndDry() ? "; jar and herb clean and bone-dry" : "";
-    return herbs + " in " + fmt.ml(e.oilMl()) + " of " + oils + ", " + e.jar().name() + about + clean;
+    return herbs
+        + " in "
+        + fmt.ml(e.oilMl())
+        + " of "
+        + oils
+        + ", "
+        + e.jar().name()
+        + about
+        + clean;
   }
 
   private static String looked(Event.Looked e) {
@@ -146,7 +170,10 @@ final class EntryWords {
   private static String smelled(Event.Smelled e) {
     List<String> smelled = new ArrayList<>();
     if (e.scent() != null) {
-      smelled.add(e.scent() == Event.Scent.NONE ? "no scent of the herb" : name(e.scent()) + " scent of the herb");
+      smelled.add(
+          e.scent() == Event.Scent.NONE
+              ? "no scent of the herb"
+              : name(e.scent()) + " scent of the herb");
     }
     if (e.off() != null) {
       smelled.add(e.off() == Event.OffSmell.NONE ? "nothing off" : name(e.off()));

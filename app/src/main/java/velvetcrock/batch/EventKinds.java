@@ -67,7 +67,9 @@ public class EventKinds {
   public Event read(String kind, String data) {
     Class<? extends Event> type = BY_NAME.get(kind);
     if (type == null) {
-      throw new Refused("kind", "“" + kind + "” is no kind of entry. There are: " + String.join(", ", names()) + ".");
+      throw new Refused(
+          "kind",
+          "“" + kind + "” is no kind of entry. There are: " + String.join(", ", names()) + ".");
     }
     try {
       return json.readValue(data, type);

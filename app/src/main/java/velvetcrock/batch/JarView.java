@@ -63,7 +63,8 @@ public record JarView(
       return new Standing("strained, to be bottled", "ready");
     }
     if (state.status() != Status.INFUSING) {
-      return new Standing(state.status() == Status.THROWN_OUT ? "thrown out" : "strained", "resting");
+      return new Standing(
+          state.status() == Status.THROWN_OUT ? "thrown out" : "strained", "resting");
     }
     if (state.seen().spoiled()) {
       return new Standing("spoiled: throw it out", "stop");
@@ -112,11 +113,22 @@ public record JarView(
     Event.HerbIn first = state.charge().herbs().get(0);
     Herb herb = catalogue.herb(first.herb());
     Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
-    double drawn = Math.max(0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
-    boolean round = first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
+    double drawn =
+        Math.max(
+            0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
+    boolean round =
+        first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
     String words =
-        "Jar of " + names + " in " + oil + ", drawn to scale: herb to " + fmt.mm(levels.bedMm()) + ", oil to "
-            + fmt.mm(levels.oilMm()) + " of " + fmt.mm(levels.brimMm());
+        "Jar of "
+            + names
+            + " in "
+            + oil
+            + ", drawn to scale: herb to "
+            + fmt.mm(levels.bedMm())
+            + ", oil to "
+            + fmt.mm(levels.oilMm())
+            + " of "
+            + fmt.mm(levels.brimMm());
     return JarDrawing.of(
         new JarDrawing.Of(
             "jar-" + batch.code(),

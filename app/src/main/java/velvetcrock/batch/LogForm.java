@@ -122,7 +122,9 @@ record LogForm(
 
   private double amount(MeasureReader reader, CarrierBlend carriers) {
     Problems problems = new Problems();
-    Double ml = problems.attempt("amount", () -> Amounts.oilMl(reader.read(text(amount)), carriers).middle());
+    Double ml =
+        problems.attempt(
+            "amount", () -> Amounts.oilMl(reader.read(text(amount)), carriers).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(ml);
   }
@@ -132,7 +134,13 @@ record LogForm(
     if (note.isEmpty() || note.length() > LONGEST_NOTE) {
       throw new Refused(
           "text",
-          note.isEmpty() ? "Write something." : "A note has at most " + LONGEST_NOTE + " letters; this one has " + note.length() + ".");
+          note.isEmpty()
+              ? "Write something."
+              : "A note has at most "
+                  + LONGEST_NOTE
+                  + " letters; this one has "
+                  + note.length()
+                  + ".");
     }
     return note;
   }

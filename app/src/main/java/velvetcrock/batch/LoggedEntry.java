@@ -8,4 +8,5 @@ import velvetcrock.core.log.Entry;
  *
  * @param replaced whether a later entry takes it out of the state
  */
-public record LoggedEntry(Entry entry, String kind, String by, Instant writtenAt, boolean replaced) {}
+public record LoggedEntry(
+    Entry entry, String kind, String by, Instant writtenAt, boolean replaced) {}

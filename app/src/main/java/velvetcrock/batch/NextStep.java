@@ -18,23 +18,57 @@ final class NextStep {
     }
     Task task = tasks.get(0);
     return switch (task.kind()) {
-      case THROW_OUT -> new Next("Throw it out", "What you saw or smelled means that it is lost.", page + "#throw-out", null);
-      case COVER -> new Next("Top up with about " + fmt.ml(task.amountMl()), "The herb stands out of the oil.", page + "#top-up", null);
+      case THROW_OUT ->
+          new Next(
+              "Throw it out",
+              "What you saw or smelled means that it is lost.",
+              page + "#throw-out",
+              null);
+      case COVER ->
+          new Next(
+              "Top up with about " + fmt.ml(task.amountMl()),
+              "The herb stands out of the oil.",
+              page + "#top-up",
+              null);
       case TURN -> new Next("Turned upside down", "It floats.", null, "turned");
       case CAP -> new Next("Capped when cold", "Warm oil under a cap draws water.", null, "capped");
-      case BOTTLE -> new Next("Bottle it", fmt.ml(task.amountMl()) + " waits for a bottle.", page + "/bottle", null);
-      case STRAIN -> new Next("Strain", "Its window runs to " + fmt.date(state.latest()) + ".", page + "/strain", null);
-      case TOP_UP, SHAKE, LOOK -> new Next("Shaken, covered, smells right", "All well: one tap logs all three.", null, "all-well");
+      case BOTTLE ->
+          new Next(
+              "Bottle it",
+              fmt.ml(task.amountMl()) + " waits for a bottle.",
+              page + "/bottle",
+              null);
+      case STRAIN ->
+          new Next(
+              "Strain",
+              "Its window runs to " + fmt.date(state.latest()) + ".",
+              page + "/strain",
+              null);
+      case TOP_UP, SHAKE, LOOK ->
+          new Next(
+              "Shaken, covered, smells right",
+              "All well: one tap logs all three.",
+              null,
+              "all-well");
     };
   }
 
   private static Next idle(BatchState state, String page, Formats fmt) {
     return switch (state.status()) {
-      case INFUSING -> new Next("Nothing to do today", "It may be strained from " + fmt.date(state.earliest()) + ".", null, null);
+      case INFUSING ->
+          new Next(
+              "Nothing to do today",
+              "It may be strained from " + fmt.date(state.earliest()) + ".",
+              null,
+              null);
       case STRAINED -> new Next("Bottle it", "", page + "/bottle", null);
       case BOTTLED ->
           state.unbottledMl() >= 5
-              ? new Next("Bottle the rest", fmt.ml(state.unbottledMl()) + " is in no bottle yet.", page + "/bottle", null)
+              ? new Next(
+                  "Bottle the rest",
+                  fmt.ml(state.unbottledMl()) + " is in no bottle yet.",
+                  page + "/bottle",
+                  null)
               : new Next("Look at its bottles", "", "/cellar", null);
       case FINISHED -> new Next("All used", "", "/cellar", null);
       case THROWN_OUT -> new Next("Thrown out", "", null, null);

@@ -9,8 +9,8 @@ import org.springframework.stereotype.Repository;
 import velvetcrock.core.log.BatchReckoning.Reading;
 
 /**
- * Temperatures of a batch. Rows carry no household: callers pass only ids of batches that they found
- * in their own.
+ * Temperatures of a batch. Rows carry no household: callers pass only ids of batches that they
+ * found in their own.
  */
 @Repository
 class ReadingStore {
@@ -22,7 +22,10 @@ class ReadingStore {
     this.jdbc = jdbc;
   }
 
-  /** Adds readings; those of a time that is there already are passed over. Returns how many were new. */
+  /**
+   * Adds readings; those of a time that is there already are passed over. Returns how many were
+   * new.
+   */
   int add(UUID batchId, List<Reading> readings) {
     int[][] counts =
         jdbc.batchUpdate(

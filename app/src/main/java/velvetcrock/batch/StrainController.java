@@ -16,7 +16,6 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Yield;
@@ -117,7 +116,11 @@ class StrainController {
                 expression -> {
                   Yield yield = reckoning.yield(expression);
                   int percent = (int) Math.round(100 * yield.yieldMl() / inMl);
-                  return new Way(expression, words(expression), "about " + fmt.ml(yield.yieldMl()) + " (" + fmt.ml(yield.rangeMl()) + ")", percent);
+                  return new Way(
+                      expression,
+                      words(expression),
+                      "about " + fmt.ml(yield.yieldMl()) + " (" + fmt.ml(yield.rangeMl()) + ")",
+                      percent);
                 })
             .toList();
     boolean early = fmt.today().isBefore(batch.state().earliest());
@@ -125,13 +128,16 @@ class StrainController {
     model.addAttribute("jar", JarView.of(batch, catalogue, fmt, 1.6));
     model.addAttribute("early", early ? fmt.date(batch.state().earliest()) : null);
     model.addAttribute("ways", ways);
-    model.addAttribute("chosen", Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse("SQUEEZE"));
+    model.addAttribute(
+        "chosen",
+        Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse("SQUEEZE"));
     model.addAttribute("reckoning", reckoning.yield(Expression.SQUEEZE).reckoning());
     model.addAttribute("askDates", !reckoning.carrierDatesKnown());
     model.addAttribute("cautions", cautions.of(List.of("oily-cloth")));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/strain";
   }
 
@@ -146,7 +152,8 @@ class StrainController {
     model.addAttribute("places", Store.Place.values());
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/bottle";
   }
 

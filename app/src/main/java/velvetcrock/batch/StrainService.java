@@ -49,12 +49,14 @@ class StrainService {
     BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
     Problems problems = new Problems();
     Expression expression =
-        problems.attempt("expression", () -> LogForm.choice(Expression.class, form.expression(), "expression"));
+        problems.attempt(
+            "expression", () -> LogForm.choice(Expression.class, form.expression(), "expression"));
     Double oilMl =
         problems.attempt(
             "amount",
             () ->
-                Amounts.oilMl(reader(house).read(LogForm.text(form.amount())), reckoning.carriers()).middle());
+                Amounts.oilMl(reader(house).read(LogForm.text(form.amount())), reckoning.carriers())
+                    .middle());
     LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
     boolean dated = reckoning.carrierDatesKnown();
     LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
@@ -91,29 +93,52 @@ class StrainService {
     Household house = households.current();
     BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
     Problems problems = new Problems();
-    Store.Place place = problems.attempt("place", () -> LogForm.choice(Store.Place.class, form.place(), "place"));
-    Store.Glass glass = problems.attempt("glass", () -> LogForm.choice(Store.Glass.class, form.glass(), "glass"));
+    Store.Place place =
+        problems.attempt("place", () -> LogForm.choice(Store.Place.class, form.place(), "place"));
+    Store.Glass glass =
+        problems.attempt("glass", () -> LogForm.choice(Store.Glass.class, form.glass(), "glass"));
     Store.Antioxidant antioxidant =
-        problems.attempt("antioxidant", () -> LogForm.choice(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
-    problems.require(form.clean() != null, "clean", "Tick this once the bottles are clean and dry: a drop of water spoils the oil.");
+        problems.attempt(
+            "antioxidant",
+            () -> LogForm.choice(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
+    problems.require(
+        form.clean() != null,
+        "clean",
+        "Tick this once the bottles are clean and dry: a drop of water spoils the oil.");
     List<Event.BottleIn> bottles = new ArrayList<>();
     for (int row = 0; row < MOST_BOTTLES; row++) {
       String typed = form.amountAt(row);
       if (typed.isEmpty()) {
         continue;
       }
-      Double ml = problems.attempt("bottles[" + row + "].amount", () -> Amounts.oilMl(reader(house).read(typed), reckoning.carriers()).middle());
+      Double ml =
+          problems.attempt(
+              "bottles[" + row + "].amount",
+              () -> Amounts.oilMl(reader(house).read(typed), reckoning.carriers()).middle());
       String size = form.sizeAt(row);
-      Double sizeMl = size.isEmpty() ? ml : problems.attempt("bottles[" + row + "].size", () -> Amounts.oilMl(reader(house).read(size), reckoning.carriers()).middle());
+      Double sizeMl =
+          size.isEmpty()
+              ? ml
+              : problems.attempt(
+                  "bottles[" + row + "].size",
+                  () -> Amounts.oilMl(reader(house).read(size), reckoning.carriers()).middle());
       if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
         String letter = letter(batch.state().bottles().size() + bottles.size());
-        bottles.add(new Event.BottleIn(letter, ml, sizeMl, place, glass, antioxidant, form.cold() != null));
+        bottles.add(
+            new Event.BottleIn(letter, ml, sizeMl, place, glass, antioxidant, form.cold() != null));
       }
     }
-    problems.require(!bottles.isEmpty() || !problems.none(), "bottles[0].amount", "Say what goes into the bottle, such as 100 ml.");
+    problems.require(
+        !bottles.isEmpty() || !problems.none(),
+        "bottles[0].amount",
+        "Say what goes into the bottle, such as 100 ml.");
     problems.refuseIfAny();
     return batches.append(
-        batch.code(), new Event.Bottled(bottles), null, null, Optional.ofNullable(form.key()).orElse(""));
+        batch.code(),
+        new Event.Bottled(bottles),
+        null,
+        null,
+        Optional.ofNullable(form.key()).orElse(""));
   }
 
   private static List<Event.OilIn> withDates(
@@ -143,6 +168,8 @@ class StrainService {
 
   private @Nullable Instant moment(LocalDate day, Household house) {
     ZoneId zone = house.zone();
-    return day.equals(households.today(house)) ? null : day.atTime(LocalTime.NOON).atZone(zone).toInstant();
+    return day.equals(households.today(house))
+        ? null
+        : day.atTime(LocalTime.NOON).atZone(zone).toInstant();
   }
 }

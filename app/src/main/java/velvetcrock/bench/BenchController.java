@@ -79,7 +79,10 @@ class BenchController {
       Event.Charged event = event(completed, charging, bench, house);
       Written written = batches.charge(event, Optional.ofNullable(charging.key()).orElse(""));
       flash.addFlashAttribute(
-          "notice", written.repeated() ? written.code() + " was charged already." : "Charged: write " + written.code() + " on the lid.");
+          "notice",
+          written.repeated()
+              ? written.code() + " was charged already."
+              : "Charged: write " + written.code() + " on the lid.");
       return "redirect:/batches/" + written.code();
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -92,13 +95,21 @@ class BenchController {
     Plan plan = planner.plan(form, bench);
     LocalDate today = households.today(house);
     Problems problems = new Problems();
-    LocalDate on = Optional.ofNullable(problems.attempt("chargedOn", () -> orToday(charging.chargedOn(), today))).orElse(today);
+    LocalDate on =
+        Optional.ofNullable(
+                problems.attempt("chargedOn", () -> orToday(charging.chargedOn(), today)))
+            .orElse(today);
     problems.require(!on.isAfter(today), "chargedOn", "A jar is charged today or earlier.");
     LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(charging.bestBefore()));
     LocalDate opened = problems.attempt("openedOn", () -> Dates.read(charging.openedOn()));
-    problems.require(opened == null || !opened.isAfter(today), "openedOn", "The oil was opened today or earlier.");
     problems.require(
-        charging.clean() != null, "clean", "Tick this once jar and herb are clean and bone-dry: damp spoils the oil.");
+        opened == null || !opened.isAfter(today),
+        "openedOn",
+        "The oil was opened today or earlier.");
+    problems.require(
+        charging.clean() != null,
+        "clean",
+        "Tick this once jar and herb are clean and bone-dry: damp spoils the oil.");
     plan.cautions().stream()
         .filter(c -> plan.stopped() && c.level() == Caution.Level.STOP)
         .findFirst()
@@ -109,9 +120,20 @@ class BenchController {
         plan.place().method(),
         List.of(
             new Event.HerbIn(
-                herb.herb().key(), herb.part(), herb.cut(), herb.state(), plan.herbG(), herb.waterFraction(),
+                herb.herb().key(),
+                herb.part(),
+                herb.cut(),
+                herb.state(),
+                plan.herbG(),
+                herb.waterFraction(),
                 Optional.ofNullable(form.amount()).orElse(""))),
-        List.of(new Event.OilIn(plan.order().carriers().shares().get(0).carrier().key(), 1, bestBefore, opened, null)),
+        List.of(
+            new Event.OilIn(
+                plan.order().carriers().shares().get(0).carrier().key(),
+                1,
+                bestBefore,
+                opened,
+                null)),
         Range.exactly(plan.charge().oilMl()),
         "",
         new Event.JarIn(plan.jar().name(), plan.jar().brimMl(), plan.jar().innerDiameterMm()),
@@ -133,8 +155,13 @@ class BenchController {
     Planner.Bench bench = bench(house);
     BenchForm completed = completed(form, bench.places());
     model.addAttribute("charging", charging);
-    model.addAttribute("key", Optional.ofNullable(charging.key()).orElseGet(() -> UUID.randomUUID().toString()));
-    model.addAttribute("herbs", catalogue.herbs().stream().sorted((a, b) -> a.name().compareToIgnoreCase(b.name())).toList());
+    model.addAttribute(
+        "key", Optional.ofNullable(charging.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "herbs",
+        catalogue.herbs().stream()
+            .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
+            .toList());
     model.addAttribute("carriers", catalogue.carriers());
     model.addAttribute("jars", bench.jars());
     model.addAttribute("places", bench.places());
@@ -156,7 +183,12 @@ class BenchController {
       model.addAttribute("errors", errors.any() ? errors : FieldErrors.of(refused));
     }
     model.addAttribute(
-        "parts", catalogue.herbs().stream().filter(h -> h.key().equals(form.herb())).findFirst().map(Herb::parts).orElse(List.of()));
+        "parts",
+        catalogue.herbs().stream()
+            .filter(h -> h.key().equals(form.herb()))
+            .findFirst()
+            .map(Herb::parts)
+            .orElse(List.of()));
   }
 
   private Planner.Bench bench(Household house) {

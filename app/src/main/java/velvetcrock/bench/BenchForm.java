@@ -33,7 +33,8 @@ public record BenchForm(
 
   /** A form with nothing typed. */
   static BenchForm empty() {
-    return new BenchForm(null, null, null, null, null, null, null, null, null, null, null, null, null);
+    return new BenchForm(
+        null, null, null, null, null, null, null, null, null, null, null, null, null);
   }
 
   /** The same with nothing missing and the asked change made. */

@@ -58,7 +58,11 @@ record BenchView(
         underline(plan, fmt),
         well,
         drawing(plan, levels, fmt),
-        "Drawn to scale: holds " + fmt.ml(plan.jar().brimMl()) + " to the brim, " + fmt.mm(plan.jar().innerDiameterMm()) + " wide inside",
+        "Drawn to scale: holds "
+            + fmt.ml(plan.jar().brimMl())
+            + " to the brim, "
+            + fmt.mm(plan.jar().innerDiameterMm())
+            + " wide inside",
         marks(charge, levels, fmt),
         facts(plan, fmt),
         ways(plan, fmt),
@@ -82,9 +86,13 @@ record BenchView(
     Charge charge = plan.charge();
     String jars = plan.jarCount() == 1 ? "" : "In each of " + plan.jarCount() + " jars: ";
     if (!charge.covers()) {
-      return jars + "Short by " + fmt.ml(charge.shortMl()) + " once the herb has swollen. Ways out:";
+      return jars
+          + "Short by "
+          + fmt.ml(charge.shortMl())
+          + " once the herb has swollen. Ways out:";
     }
-    String ratio = fmt.ratio(charge.oilPerHerb()) + " herb to oil, " + fmt.g(charge.oilMassG()) + " by weight";
+    String ratio =
+        fmt.ratio(charge.oilPerHerb()) + " herb to oil, " + fmt.g(charge.oilMassG()) + " by weight";
     return jars + ratio + (plan.ratioChosen() ? "" : ", the least that covers") + ".";
   }
 
@@ -94,8 +102,17 @@ record BenchView(
     Carrier carrier = plan.order().carriers().shares().get(0).carrier();
     double scale = Math.min(PX_PER_MM, TALLEST_PX / (levels.brimMm() + 20));
     String words =
-        plan.jar().name() + " with " + fmt.g(plan.herbG()) + " of " + herb.name() + " up to " + fmt.mm(levels.bedMm())
-            + " and oil up to " + fmt.mm(levels.oilMm()) + " of " + fmt.mm(levels.brimMm());
+        plan.jar().name()
+            + " with "
+            + fmt.g(plan.herbG())
+            + " of "
+            + herb.name()
+            + " up to "
+            + fmt.mm(levels.bedMm())
+            + " and oil up to "
+            + fmt.mm(levels.oilMm())
+            + " of "
+            + fmt.mm(levels.brimMm());
     return JarDrawing.of(
         new JarDrawing.Of(
             "bench",
@@ -148,9 +165,13 @@ record BenchView(
             fmt.g(plan.herbG().middle()),
             plan.herbG().exact() ? null : fmt.g(plan.herbG()) + ", by how it is packed"));
     facts.add(new Fact("Oil", fmt.volume(charge.oilMl()), fmt.g(charge.oilMassG())));
-    facts.add(new Fact("Top up, days 1–3", "about " + fmt.ml(charge.topUpMl()), "as the herb swells"));
     facts.add(
-        new Fact("Strength", fmt.number(charge.strengthAgainstOneToFive(plan.order().herbs()), 2), "1 is a dried 1 : 5"));
+        new Fact("Top up, days 1–3", "about " + fmt.ml(charge.topUpMl()), "as the herb swells"));
+    facts.add(
+        new Fact(
+            "Strength",
+            fmt.number(charge.strengthAgainstOneToFive(plan.order().herbs()), 2),
+            "1 is a dried 1 : 5"));
     facts.add(
         new Fact(
             "Comes out",
@@ -170,7 +191,9 @@ record BenchView(
       if (way instanceof WayOut.FinerCut finer) {
         ways.add(
             new Way(
-                finer.cut().name().equals("POWDER") ? "Powder it" : finer.cut().name().equals("GROUND") ? "Grind it" : "Cut it",
+                finer.cut().name().equals("POWDER")
+                    ? "Powder it"
+                    : finer.cut().name().equals("GROUND") ? "Grind it" : "Cut it",
                 "the bed sinks to " + fmt.ml(finer.bedMl()),
                 "Covers at " + fmt.ratio(up(finer.oilPerHerb())),
                 "cut=" + finer.cut().name()));

@@ -40,6 +40,7 @@ record Plan(
 
   /** Whether a caution says not to go on. */
   boolean stopped() {
-    return cautions.stream().anyMatch(c -> c.level() == Caution.Level.STOP && !c.code().equals("no-ear"));
+    return cautions.stream()
+        .anyMatch(c -> c.level() == Caution.Level.STOP && !c.code().equals("no-ear"));
   }
 }

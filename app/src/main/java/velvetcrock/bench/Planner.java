@@ -75,12 +75,22 @@ class Planner {
     boolean byEye = read.ratioKind().equals("fill") && blank(form.amount());
     Range herbG = byEye ? herbByEye(form, read, bench) : herb(form, read, bench);
     HerbPortion portion =
-        keepField("amount", () -> HerbPortion.usual(read.herb(), read.part(), read.cut(), HerbState.DRIED, herbG.middle()));
+        keepField(
+            "amount",
+            () ->
+                HerbPortion.usual(
+                    read.herb(), read.part(), read.cut(), HerbState.DRIED, herbG.middle()));
 
-    Function<Jar, Function<Double, ChargeOrder>> orders = jar -> share -> order(read, portion, jar, share);
-    Function<Jar, Function<Double, Charge>> charges = jar -> share -> charger.reckon(orders.apply(jar).apply(share));
-    JarChoice choice = read.jar() != null ? new JarChoice(read.jar(), 1) : keepField("amount", () -> JarChoice.best(bench.jars(), charges));
-    ChargeOrder order = keepField("ratio", () -> orders.apply(choice.jar()).apply(1.0 / choice.count()));
+    Function<Jar, Function<Double, ChargeOrder>> orders =
+        jar -> share -> order(read, portion, jar, share);
+    Function<Jar, Function<Double, Charge>> charges =
+        jar -> share -> charger.reckon(orders.apply(jar).apply(share));
+    JarChoice choice =
+        read.jar() != null
+            ? new JarChoice(read.jar(), 1)
+            : keepField("amount", () -> JarChoice.best(bench.jars(), charges));
+    ChargeOrder order =
+        keepField("ratio", () -> orders.apply(choice.jar()).apply(1.0 / choice.count()));
     Charge charge = charger.reckon(order);
     boolean ratioChosen = read.ratio() != null || read.ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
@@ -105,7 +115,11 @@ class Planner {
     CarrierBlend carriers = CarrierBlend.of(read.carrier());
     ChargeOrder blank =
         new ChargeOrder(
-            List.of(portion), carriers, new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB), Optional.of(jar), read.coverMm());
+            List.of(portion),
+            carriers,
+            new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB),
+            Optional.of(jar),
+            read.coverMm());
     return blank.withRatio(ratio(read, portion, jar, blank));
   }
 
@@ -118,7 +132,9 @@ class Planner {
       return new Ratio.WeightToVolume(charger.defaultOilPerHerb(blank));
     }
     if (read.ratioKind().equals("volume")) {
-      double herbMl = portion.massG() / catalogue.looseDensity(read.herb(), read.part(), read.cut(), HerbState.DRIED);
+      double herbMl =
+          portion.massG()
+              / catalogue.looseDensity(read.herb(), read.part(), read.cut(), HerbState.DRIED);
       return new Ratio.Oil(typed * herbMl);
     }
     return new Ratio.WeightToVolume(typed);
@@ -145,14 +161,19 @@ class Planner {
     Part part = herb == null ? null : problems.attempt("part", () -> part(herb, text(form.part())));
     String kind = text(form.ratioKind());
     problems.require(
-        List.of("weight", "volume", "fill").contains(kind), "ratioKind", "By weight, by volume or by filling a jar.");
+        List.of("weight", "volume", "fill").contains(kind),
+        "ratioKind",
+        "By weight, by volume or by filling a jar.");
     Double ratio = problems.attempt("ratio", () -> ratioNumber(form.ratio()));
     Jar jar = problems.attempt("jar", () -> jar(text(form.jar()), bench.jars()));
     problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
-    Double cover = problems.attempt("cover", () -> number(text(form.cover()), 0, 200, "mm of cover"));
+    Double cover =
+        problems.attempt("cover", () -> number(text(form.cover()), 0, 200, "mm of cover"));
     Place place = problems.attempt("place", () -> place(text(form.place()), bench.places()));
     problems.require(
-        !blank(form.amount()) || kind.equals("fill"), "amount", "Say how much herb you have, such as 60 g or 2 cups.");
+        !blank(form.amount()) || kind.equals("fill"),
+        "amount",
+        "Say how much herb you have, such as 60 g or 2 cups.");
     if (!problems.none()) {
       problems.refuseIfAny();
     }
@@ -174,9 +195,12 @@ class Planner {
 
   /** Herb filled by eye: its share of the brim at loose packing. */
   private Range herbByEye(BenchForm form, Read read, Bench bench) {
-    double share = keepField("herbFill", () -> number(text(form.herbFill()), 0.05, 1, "share of the jar"));
+    double share =
+        keepField("herbFill", () -> number(text(form.herbFill()), 0.05, 1, "share of the jar"));
     Jar jar = java.util.Objects.requireNonNull(read.jar());
-    return catalogue.looseRange(read.herb(), read.part(), read.cut(), HerbState.DRIED).times(share * jar.brimMl());
+    return catalogue
+        .looseRange(read.herb(), read.part(), read.cut(), HerbState.DRIED)
+        .times(share * jar.brimMl());
   }
 
   private static Part part(Herb herb, String typed) {
@@ -217,7 +241,17 @@ class Planner {
       throw new Refused("", "“" + shown + "” is not a number of " + what + ".");
     }
     if (!(value >= low && value <= high)) {
-      throw new Refused("", "Between " + bound(low) + " and " + bound(high) + " " + what + "; " + typed + " was read.");
+      throw new Refused(
+          "",
+          "Between "
+              + bound(low)
+              + " and "
+              + bound(high)
+              + " "
+              + what
+              + "; "
+              + typed
+              + " was read.");
     }
     return value;
   }

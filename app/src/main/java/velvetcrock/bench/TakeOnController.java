@@ -77,7 +77,8 @@ class TakeOnController {
     LocalDate today = households.today(house);
     Problems problems = new Problems();
     Herb herb = problems.attempt("herb", () -> catalogue.herb(TakeOnForm.text(form.herb())));
-    Carrier carrier = problems.attempt("carrier", () -> catalogue.carrier(TakeOnForm.text(form.carrier())));
+    Carrier carrier =
+        problems.attempt("carrier", () -> catalogue.carrier(TakeOnForm.text(form.carrier())));
     Cut cut = problems.attempt("cut", () -> Planner.named(Cut.class, form.cut(), "cut"));
     Jar jar = problems.attempt("jar", () -> jar(TakeOnForm.text(form.jar())));
     Place place = problems.attempt("place", () -> households.place(TakeOnForm.text(form.place())));
@@ -89,17 +90,26 @@ class TakeOnController {
 
     Herb known = Objects.requireNonNull(herb);
     Jar vessel = Objects.requireNonNull(jar);
-    Range herbG = problems.attempt("amount", () -> herbG(form, known, Objects.requireNonNull(cut), vessel, house));
+    Range herbG =
+        problems.attempt(
+            "amount", () -> herbG(form, known, Objects.requireNonNull(cut), vessel, house));
     Range oilMl =
         herbG == null
             ? null
-            : problems.attempt("oil", () -> oilMl(form, Objects.requireNonNull(carrier), herbG, vessel, house));
+            : problems.attempt(
+                "oil", () -> oilMl(form, Objects.requireNonNull(carrier), herbG, vessel, house));
     problems.refuseIfAny();
     return new Event.Charged(
         place.method(),
         List.of(
             new Event.HerbIn(
-                known.key(), known.bestPart(), cut, HerbState.DRIED, herbG, known.waterFraction(HerbState.DRIED), TakeOnForm.text(form.amount()))),
+                known.key(),
+                known.bestPart(),
+                cut,
+                HerbState.DRIED,
+                herbG,
+                known.waterFraction(HerbState.DRIED),
+                TakeOnForm.text(form.amount()))),
         List.of(new Event.OilIn(carrier.key(), 1, bestBefore, opened, null)),
         oilMl,
         TakeOnForm.text(form.oil()),
@@ -118,22 +128,38 @@ class TakeOnController {
     String typed = TakeOnForm.text(form.amount());
     if (!typed.isEmpty()) {
       return Amounts.herbMassG(
-          new MeasureReader(house.kitchen()).read(typed), herb, herb.bestPart(), cut, HerbState.DRIED, catalogue);
+          new MeasureReader(house.kitchen()).read(typed),
+          herb,
+          herb.bestPart(),
+          cut,
+          HerbState.DRIED,
+          catalogue);
     }
-    double share = Double.parseDouble(TakeOnForm.text(form.herbFill()).matches("0\\.\\d+") ? TakeOnForm.text(form.herbFill()) : "0.5");
-    return catalogue.looseRange(herb, herb.bestPart(), cut, HerbState.DRIED).times(share * jar.brimMl());
+    double share =
+        Double.parseDouble(
+            TakeOnForm.text(form.herbFill()).matches("0\\.\\d+")
+                ? TakeOnForm.text(form.herbFill())
+                : "0.5");
+    return catalogue
+        .looseRange(herb, herb.bestPart(), cut, HerbState.DRIED)
+        .times(share * jar.brimMl());
   }
 
-  /** Oil as typed, or what fills the jar to between three quarters and its fill line over the herb. */
+  /**
+   * Oil as typed, or what fills the jar to between three quarters and its fill line over the herb.
+   */
   private Range oilMl(TakeOnForm form, Carrier carrier, Range herbG, Jar jar, Household house) {
     String typed = TakeOnForm.text(form.oil());
     if (!typed.isEmpty()) {
-      return Amounts.oilMl(new MeasureReader(house.kitchen()).read(typed), CarrierBlend.of(carrier));
+      return Amounts.oilMl(
+          new MeasureReader(house.kitchen()).read(typed), CarrierBlend.of(carrier));
     }
     double least = LEAST_FILL * jar.brimMl() - herbG.high() * SOLIDS_SHARE;
     double most = Jar.FILL_LINE * jar.brimMl() - herbG.low() * SOLIDS_SHARE;
     if (least <= 0) {
-      throw new Refused("oil", "So much herb leaves no room for oil in this jar. Give the oil, or check herb and jar.");
+      throw new Refused(
+          "oil",
+          "So much herb leaves no room for oil in this jar. Give the oil, or check herb and jar.");
     }
     return Range.between(least, most);
   }
@@ -150,7 +176,8 @@ class TakeOnController {
         Optional.ofNullable(Dates.read(typed))
             .orElseThrow(() -> new Refused("chargedOn", "Give the day, as near as you know it."));
     if (day.isAfter(today) || day.isBefore(today.minusDays(OLDEST_DAYS))) {
-      throw new Refused("chargedOn", "It was begun today or within the last three years; " + day + " was read.");
+      throw new Refused(
+          "chargedOn", "It was begun today or within the last three years; " + day + " was read.");
     }
     return day;
   }
@@ -165,8 +192,13 @@ class TakeOnController {
   private String page(TakeOnForm form, FieldErrors errors, Model model) {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
-    model.addAttribute("herbs", catalogue.herbs().stream().sorted((a, b) -> a.name().compareToIgnoreCase(b.name())).toList());
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "herbs",
+        catalogue.herbs().stream()
+            .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
+            .toList());
     model.addAttribute("carriers", catalogue.carriers());
     model.addAttribute("jars", households.jars());
     model.addAttribute("places", households.places());

@@ -28,7 +28,19 @@ record TakeOnForm(
 
   static TakeOnForm empty() {
     return new TakeOnForm(
-        "yarrow", "CUT", null, "0.66", "sunflower-high-oleic", null, "jar-500", null, null, "0", null, null, null);
+        "yarrow",
+        "CUT",
+        null,
+        "0.66",
+        "sunflower-high-oleic",
+        null,
+        "jar-500",
+        null,
+        null,
+        "0",
+        null,
+        null,
+        null);
   }
 
   static String text(@Nullable String text) {

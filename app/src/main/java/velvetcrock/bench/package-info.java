@@ -1,6 +1,7 @@
 /**
- * Planning and charging a jar, and taking on one that was begun before. It turns what was typed into a
- * charge by asking the core, and hands the charged jar to the batch. It must not keep anything itself.
+ * Planning and charging a jar, and taking on one that was begun before. It turns what was typed
+ * into a charge by asking the core, and hands the charged jar to the batch. It must not keep
+ * anything itself.
  */
 @NullMarked
 package velvetcrock.bench;

@@ -3,8 +3,8 @@ package velvetcrock.cellar;
 import java.util.Locale;
 
 /**
- * A bottle drawn by what it holds: its height and width grow with the cube root of its size, so that
- * bottles can be told apart by eye, and its oil stands at its share of the body.
+ * A bottle drawn by what it holds: its height and width grow with the cube root of its size, so
+ * that bottles can be told apart by eye, and its oil stands at its share of the body.
  *
  * @param oil the oil's body, clipped to the inside
  */
@@ -36,15 +36,59 @@ record BottleDrawing(
     double neck = w * 0.3;
     double level = floor - (floor - body) * Math.max(0, Math.min(1, leftMl / sizeMl));
     String outline =
-        "M" + n(x0 + neck) + " " + n(top)
-            + "V" + n(body - h * 0.1)
-            + "C" + n(x0 + neck) + " " + n(body - h * 0.02) + " " + n(x0) + " " + n(body - h * 0.04) + " " + n(x0) + " " + n(body + h * 0.06)
-            + "V" + n(floor - 6) + "q0 6 6 6H" + n(x0 + w - 6) + "q6 0 6 -6V" + n(body + h * 0.06)
-            + "C" + n(x0 + w) + " " + n(body - h * 0.04) + " " + n(x0 + w - neck) + " " + n(body - h * 0.02) + " " + n(x0 + w - neck) + " "
-            + n(body - h * 0.1) + "V" + n(top) + "Z";
-    String oil = "M" + n(x0) + " " + n(level) + "H" + n(x0 + w) + "V" + n(floor) + "H" + n(x0) + "Z";
+        "M"
+            + n(x0 + neck)
+            + " "
+            + n(top)
+            + "V"
+            + n(body - h * 0.1)
+            + "C"
+            + n(x0 + neck)
+            + " "
+            + n(body - h * 0.02)
+            + " "
+            + n(x0)
+            + " "
+            + n(body - h * 0.04)
+            + " "
+            + n(x0)
+            + " "
+            + n(body + h * 0.06)
+            + "V"
+            + n(floor - 6)
+            + "q0 6 6 6H"
+            + n(x0 + w - 6)
+            + "q6 0 6 -6V"
+            + n(body + h * 0.06)
+            + "C"
+            + n(x0 + w)
+            + " "
+            + n(body - h * 0.04)
+            + " "
+            + n(x0 + w - neck)
+            + " "
+            + n(body - h * 0.02)
+            + " "
+            + n(x0 + w - neck)
+            + " "
+            + n(body - h * 0.1)
+            + "V"
+            + n(top)
+            + "Z";
+    String oil =
+        "M" + n(x0) + " " + n(level) + "H" + n(x0 + w) + "V" + n(floor) + "H" + n(x0) + "Z";
     String cap =
-        "M" + n(x0 + neck - 2) + " " + n(top + 2) + "V" + n(MARGIN + 2) + "q0 -2 2 -2H" + n(x0 + w - neck) + "q2 0 2 2V" + n(top + 2) + "Z";
+        "M"
+            + n(x0 + neck - 2)
+            + " "
+            + n(top + 2)
+            + "V"
+            + n(MARGIN + 2)
+            + "q0 -2 2 -2H"
+            + n(x0 + w - neck)
+            + "q2 0 2 2V"
+            + n(top + 2)
+            + "Z";
     return new BottleDrawing(
         "bottle-" + code,
         (int) Math.round(w + 2 * MARGIN),

@@ -46,13 +46,20 @@ record BottleView(
   record LegBar(String name, String words, double from, double percent, int kind) {}
 
   static BottleView of(
-      BottleRecord record, KeepingRange keeping, Catalogue catalogue, Cautions cautions, Formats fmt) {
+      BottleRecord record,
+      KeepingRange keeping,
+      Catalogue catalogue,
+      Cautions cautions,
+      Formats fmt) {
     Keeping early = keeping.early();
     var charge = record.batch().state().charge();
     var herb = catalogue.herb(charge.herbs().get(0).herb());
     var filled = record.bottle().filled();
     String stored =
-        CellarView.place(filled.place()) + ", " + filled.glass().name().toLowerCase(Locale.ROOT) + " glass"
+        CellarView.place(filled.place())
+            + ", "
+            + filled.glass().name().toLowerCase(Locale.ROOT)
+            + " glass"
             + (record.bottle().halfAt() == null ? "" : ", half empty")
             + switch (filled.antioxidant()) {
               case NONE -> "";
@@ -74,7 +81,10 @@ record BottleView(
         record.bottle().goneAt() != null,
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
-        early.lengthen().stream().limit(3).map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more").toList(),
+        early.lengthen().stream()
+            .limit(3)
+            .map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more")
+            .toList(),
         cautions.forKeeping(early, charge.use()),
         early.reckoning());
   }
@@ -90,7 +100,11 @@ record BottleView(
         bars.add(
             new LegBar(
                 leg.name(),
-                fmt.number(leg.days(), 0) + " days at " + fmt.number(leg.rate(), 2) + " a day spend " + fmt.number(leg.spentDays(), 0),
+                fmt.number(leg.days(), 0)
+                    + " days at "
+                    + fmt.number(leg.rate(), 2)
+                    + " a day spend "
+                    + fmt.number(leg.spentDays(), 0),
                 Math.round(from * 10) / 10.0,
                 Math.round(percent * 10) / 10.0,
                 Math.min(kind, 2)));
@@ -103,11 +117,14 @@ record BottleView(
 
   static String why(Rule rule) {
     return switch (rule) {
-      case CARRIER_DATE -> "The carrier oil’s own date decides: an infusion never outlives its oil.";
+      case CARRIER_DATE ->
+          "The carrier oil’s own date decides: an infusion never outlives its oil.";
       case AGEING -> "Ageing decides: infusing and storage have spent what the carrier brought.";
-      case TWELVE_MONTHS -> "Twelve months from straining decide: no oil of dried herb is given longer outside the fridge.";
+      case TWELVE_MONTHS ->
+          "Twelve months from straining decide: no oil of dried herb is given longer outside the fridge.";
       case TWENTY_FOUR_MONTHS_FRIDGE -> "Two years from straining decide, even in the fridge.";
-      case FREE_WATER -> "Water decides: with free water in it, it keeps 14 days in the fridge and not at all elsewhere.";
+      case FREE_WATER ->
+          "Water decides: with free water in it, it keeps 14 days in the fridge and not at all elsewhere.";
       case KITCHEN_FRESH -> "Fresh herb for eating: four days from charging, in the fridge.";
       case KITCHEN_DRIED -> "Dried herb for eating: three months in the fridge.";
       case STOOD_WARM -> "It stood warmer than the fridge for over two hours: throw it out.";

@@ -11,7 +11,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
@@ -42,8 +41,7 @@ class CellarController {
   private final Catalogue catalogue;
   private final Cautions cautions;
 
-  CellarController(
-      Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+  CellarController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
     this.batches = batches;
     this.households = households;
     this.catalogue = catalogue;
@@ -52,7 +50,10 @@ class CellarController {
 
   /** A draw or an end as typed. */
   record BottleForm(
-      @Nullable String amount, @Nullable String what, @Nullable String reason, @Nullable String key) {}
+      @Nullable String amount,
+      @Nullable String what,
+      @Nullable String reason,
+      @Nullable String key) {}
 
   @GetMapping("/cellar")
   String cellar(Model model) {
@@ -85,9 +86,13 @@ class CellarController {
         throw new Refused("what", "At most " + LONGEST_WHAT + " letters.");
       }
       Written written =
-          batches.append(code, new Event.Drawn(normal(letter), ml, typed, what), null, null, key(form));
+          batches.append(
+              code, new Event.Drawn(normal(letter), ml, typed, what), null, null, key(form));
       flash.addFlashAttribute(
-          "notice", written.repeated() ? "That draw is in the log already." : "Drawn: " + households.formats(house).ml(ml) + ".");
+          "notice",
+          written.repeated()
+              ? "That draw is in the log already."
+              : "Drawn: " + households.formats(house).ml(ml) + ".");
       return "redirect:/cellar/" + batch.code() + "/" + normal(letter);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -108,7 +113,8 @@ class CellarController {
       bottle(batch, letter);
       Event event = new Event.BottleGone(normal(letter), reason(form.reason()));
       Written written = batches.append(code, event, null, null, key(form));
-      flash.addFlashAttribute("notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
+      flash.addFlashAttribute(
+          "notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
       flash.addFlashAttribute("undo", written);
       return "redirect:/cellar";
     } catch (Refused refused) {
@@ -130,7 +136,8 @@ class CellarController {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("reasons", Event.Reason.values());
-    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "cellar/bottle";
   }
 
@@ -157,7 +164,8 @@ class CellarController {
     return batch
         .state()
         .bottle(normal(letter))
-        .orElseThrow(() -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
+        .orElseThrow(
+            () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
   }
 
   private static String normal(String letter) {

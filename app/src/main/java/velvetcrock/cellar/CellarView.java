@@ -87,7 +87,11 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
         record.code(),
         "/cellar/" + record.batch().code() + "/" + record.bottle().letter(),
         herbs(record, catalogue),
-        "in " + new BatchReckoning(catalogue, record.batch().state()).carriers().names().toLowerCase(Locale.ROOT),
+        "in "
+            + new BatchReckoning(catalogue, record.batch().state())
+                .carriers()
+                .names()
+                .toLowerCase(Locale.ROOT),
         fmt.ml(record.bottle().leftMl()) + " left",
         left < 0 ? "past " + until : "until " + until,
         left < 0 ? fmt.days(-left) + " over" : fmt.days(left) + ", " + place(place),

@@ -98,7 +98,8 @@ public class DemoHousehold implements ApplicationRunner {
   private void furnishShelf(Household cottage) {
     jar(cottage, "yarrow", Cut.CUT, 45, "rapeseed", "jar-720", DARK, 0);
 
-    String heather = jar(cottage, "heather", Cut.CUT, 60, "sunflower-high-oleic", "jar-500", DARK, 3);
+    String heather =
+        jar(cottage, "heather", Cut.CUT, 60, "sunflower-high-oleic", "jar-500", DARK, 3);
     say(cottage, heather, 1, new Event.AllWell());
     say(cottage, heather, 0, new Event.Looked(false, null, Event.Bubbles.FEW, false, null, null));
 
@@ -110,11 +111,13 @@ public class DemoHousehold implements ApplicationRunner {
     String mullein = jar(cottage, "mullein-flower", Cut.CUT, 14, "hazelnut", "jar-250", DARK, 12);
     tend(cottage, mullein, 12, 2);
 
-    String violet = jar(cottage, "violet-leaf", Cut.CUT, 40, "sunflower-high-oleic", "jar-500", COUNTER, 61);
+    String violet =
+        jar(cottage, "violet-leaf", Cut.CUT, 40, "sunflower-high-oleic", "jar-500", COUNTER, 61);
     tend(cottage, violet, 61, 4);
     say(cottage, violet, 30, new Event.Noted("Smells of cucumber. For the wool spinners’ hands."));
 
-    String selfHeal = jar(cottage, "self-heal", Cut.WHOLE, 28, "sunflower-high-oleic", "jar-370", COUNTER, 15);
+    String selfHeal =
+        jar(cottage, "self-heal", Cut.WHOLE, 28, "sunflower-high-oleic", "jar-370", COUNTER, 15);
     tend(cottage, selfHeal, 15, 4);
     say(cottage, selfHeal, 0, new Event.Looked(false, true, null, true, null, null));
 
@@ -125,18 +128,28 @@ public class DemoHousehold implements ApplicationRunner {
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 16, "rapeseed", "jar-250", WINDOW, 6);
     tend(cottage, meadowsweet, 6, 1);
-    say(cottage, meadowsweet, 0, new Event.Looked(true, true, Event.Bubbles.FEW, false, null, null));
+    say(
+        cottage,
+        meadowsweet,
+        0,
+        new Event.Looked(true, true, Event.Bubbles.FEW, false, null, null));
   }
 
   private void takenOn(Household cottage) {
     Herb herb = catalogue.herb("elderflower");
     Jar jar = catalogue.jar("jar-500");
-    Range herbG = catalogue.looseRange(herb, herb.bestPart(), Cut.CUT, HerbState.DRIED).times(0.66 * jar.brimMl());
+    Range herbG =
+        catalogue
+            .looseRange(herb, herb.bestPart(), Cut.CUT, HerbState.DRIED)
+            .times(0.66 * jar.brimMl());
     charge(
         cottage,
-        new Event.HerbIn("elderflower", herb.bestPart(), Cut.CUT, HerbState.DRIED, herbG, Herb.WATER_DRIED, ""),
+        new Event.HerbIn(
+            "elderflower", herb.bestPart(), Cut.CUT, HerbState.DRIED, herbG, Herb.WATER_DRIED, ""),
         "sunflower-high-oleic",
-        new Range(0.75 * jar.brimMl() - herbG.high() / 1.4, Jar.FILL_LINE * jar.brimMl() - herbG.low() / 1.4),
+        new Range(
+            0.75 * jar.brimMl() - herbG.high() / 1.4,
+            Jar.FILL_LINE * jar.brimMl() - herbG.low() / 1.4),
         jar,
         COUNTER,
         26,
@@ -146,35 +159,67 @@ public class DemoHousehold implements ApplicationRunner {
   private void furnishCellar(Household cottage) {
     String yarrow = jar(cottage, "yarrow", Cut.CUT, 45, "rapeseed", "jar-720", DARK, 150);
     tend(cottage, yarrow, 150, 110);
-    strain(cottage, yarrow, 108, 440, List.of(bottle("A", 250, Store.Place.COOL), bottle("B", 100, Store.Place.FRIDGE), bottle("C", 90, Store.Place.COOL)));
+    strain(
+        cottage,
+        yarrow,
+        108,
+        440,
+        List.of(
+            bottle("A", 250, Store.Place.COOL),
+            bottle("B", 100, Store.Place.FRIDGE),
+            bottle("C", 90, Store.Place.COOL)));
     say(cottage, yarrow, 60, new Event.Drawn("A", 90, "90 ml", "balm for the ferry crew"));
-    say(cottage, yarrow, 20, new Event.Drawn("A", 60, "60 ml", "the weather station’s chapped hands"));
+    say(
+        cottage,
+        yarrow,
+        20,
+        new Event.Drawn("A", 60, "60 ml", "the weather station’s chapped hands"));
 
-    String pine = jar(cottage, "scots-pine-bud", Cut.CUT, 60, "sunflower-high-oleic", "jar-370", DARK, 50);
+    String pine =
+        jar(cottage, "scots-pine-bud", Cut.CUT, 60, "sunflower-high-oleic", "jar-370", DARK, 50);
     tend(cottage, pine, 50, 3);
     strain(cottage, pine, 1, 210, List.of(bottleOpen("A", 200)));
 
     String heather = jar(cottage, "heather", Cut.CUT, 40, "rapeseed", "jar-500", WINDOW, 300);
     tend(cottage, heather, 300, 276);
-    strain(cottage, heather, 275, 230, List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
+    strain(
+        cottage,
+        heather,
+        275,
+        230,
+        List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
     say(cottage, heather, 90, new Event.Drawn("A", 70, "70 ml", "bath oil"));
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 20, "hazelnut", "jar-370", DARK, 120);
     tend(cottage, meadowsweet, 120, 82);
-    strain(cottage, meadowsweet, 80, 205, List.of(bottle("A", 100, Store.Place.ROOM), bottle("B", 100, Store.Place.COOL)));
+    strain(
+        cottage,
+        meadowsweet,
+        80,
+        205,
+        List.of(bottle("A", 100, Store.Place.ROOM), bottle("B", 100, Store.Place.COOL)));
   }
 
   private static Event.BottleIn bottle(String letter, double ml, Store.Place place) {
-    return new Event.BottleIn(letter, ml, ml, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
+    return new Event.BottleIn(
+        letter, ml, ml, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
   }
 
   private static Event.BottleIn bottleOpen(String letter, double ml) {
-    return new Event.BottleIn(letter, ml, ml, Store.Place.COOL, Store.Glass.CLEAR, Store.Antioxidant.VITAMIN_E, false);
+    return new Event.BottleIn(
+        letter, ml, ml, Store.Place.COOL, Store.Glass.CLEAR, Store.Antioxidant.VITAMIN_E, false);
   }
 
   /** Charges a jar by the book so many days ago; hands back its code. */
   private String jar(
-      Household cottage, String herbKey, Cut cut, double grams, String carrier, String jarKey, String place, int daysAgo) {
+      Household cottage,
+      String herbKey,
+      Cut cut,
+      double grams,
+      String carrier,
+      String jarKey,
+      String place,
+      int daysAgo) {
     Herb herb = catalogue.herb(herbKey);
     Jar jar = catalogue.jar(jarKey);
     HerbPortion portion = HerbPortion.usual(herb, herb.bestPart(), cut, HerbState.DRIED, grams);
@@ -189,7 +234,14 @@ public class DemoHousehold implements ApplicationRunner {
     double oil = Math.min(most, new Charger(catalogue).defaultOilPerHerb(order) * grams);
     return charge(
         cottage,
-        new Event.HerbIn(herbKey, herb.bestPart(), cut, HerbState.DRIED, Range.exactly(grams), Herb.WATER_DRIED, Math.round(grams) + " g"),
+        new Event.HerbIn(
+            herbKey,
+            herb.bestPart(),
+            cut,
+            HerbState.DRIED,
+            Range.exactly(grams),
+            Herb.WATER_DRIED,
+            Math.round(grams) + " g"),
         carrier,
         Range.exactly(Math.floor(oil)),
         jar,
@@ -199,15 +251,29 @@ public class DemoHousehold implements ApplicationRunner {
   }
 
   private String charge(
-      Household cottage, Event.HerbIn herb, String carrier, Range oilMl, Jar jar, String placeName, int daysAgo, int about) {
-    Map<String, Place> places = households.places().stream().collect(Collectors.toMap(Place::name, Function.identity()));
+      Household cottage,
+      Event.HerbIn herb,
+      String carrier,
+      Range oilMl,
+      Jar jar,
+      String placeName,
+      int daysAgo,
+      int about) {
+    Map<String, Place> places =
+        households.places().stream().collect(Collectors.toMap(Place::name, Function.identity()));
     Place place = places.get(placeName);
     LocalDate on = households.today(cottage).minusDays(daysAgo);
     Event.Charged charged =
         new Event.Charged(
             place.method(),
             List.of(herb),
-            List.of(new Event.OilIn(carrier, 1, on.plusMonths(catalogue.carrier(carrier).keepsMonths() - 1), on, null)),
+            List.of(
+                new Event.OilIn(
+                    carrier,
+                    1,
+                    on.plusMonths(catalogue.carrier(carrier).keepsMonths() - 1),
+                    on,
+                    null)),
             oilMl,
             "",
             new Event.JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
@@ -231,7 +297,11 @@ public class DemoHousehold implements ApplicationRunner {
         BatchRecord batch = batches.find(code);
         double ml = Math.floor(new BatchReckoning(catalogue, batch.state()).charge().topUpMl());
         String carrier = batch.state().charge().carriers().get(0).carrier();
-        say(cottage, code, chargedDaysAgo - day, new Event.ToppedUp(ml, carrier, Math.round(ml) + " ml"));
+        say(
+            cottage,
+            code,
+            chargedDaysAgo - day,
+            new Event.ToppedUp(ml, carrier, Math.round(ml) + " ml"));
       }
     }
   }
@@ -240,7 +310,11 @@ public class DemoHousehold implements ApplicationRunner {
       Household cottage, String code, int daysAgo, double ml, List<Event.BottleIn> bottles) {
     BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
     Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
-    say(cottage, code, daysAgo, new Event.Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, predicted));
+    say(
+        cottage,
+        code,
+        daysAgo,
+        new Event.Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, predicted));
     say(cottage, code, daysAgo, new Event.Bottled(bottles));
   }
 

@@ -1,9 +1,9 @@
 package velvetcrock.kitchen;
 
+import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.stereotype.Controller;
 import velvetcrock.web.CurrentHousehold;
 
 /** Gives every page its household and formats. */

@@ -8,7 +8,7 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface HouseholdRepository extends JpaRepository<Household, UUID> {
-  Optional<Household> findFirstByDemo(boolean demo);
+  Optional<Household> findFirstByDemoOrderByCreatedAt(boolean demo);
 
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   @Query("select h from Household h where h.id = :id")

@@ -74,13 +74,13 @@ public class Households {
   /** The demo household, if there is one. */
   @Transactional(readOnly = true)
   public Optional<Household> demo() {
-    return households.findFirstByDemo(true);
+    return households.findFirstByDemoOrderByCreatedAt(true);
   }
 
   /** Whether somebody has founded a household of their own. */
   @Transactional(readOnly = true)
   public boolean founded() {
-    return households.findFirstByDemo(false).isPresent();
+    return households.findFirstByDemoOrderByCreatedAt(false).isPresent();
   }
 
   /** Formats for a household, now. */
@@ -175,7 +175,8 @@ public class Households {
   /** All jars: the household's own first, then the common shapes. */
   @Transactional(readOnly = true)
   public List<Jar> jars() {
-    List<Jar> jars = new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
+    List<Jar> jars =
+        new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
     jars.addAll(catalogue.jars());
     return jars;
   }
@@ -202,7 +203,9 @@ public class Households {
     Double height = problems.attempt("height", () -> number(heightCm) * MM_PER_CM);
     problems.refuseIfAny();
     Jar jar = Jar.measured("own", called, measured.amount().middle(), height);
-    return persisted(new OwnJar(UUID.randomUUID(), jar, water.strip() + " of water, " + heightCm.strip() + " cm high"));
+    return persisted(
+        new OwnJar(
+            UUID.randomUUID(), jar, water.strip() + " of water, " + heightCm.strip() + " cm high"));
   }
 
   private <T> T persisted(T entity) {
@@ -214,7 +217,9 @@ public class Households {
     String trimmed = name.strip();
     problems.require(!trimmed.isEmpty(), field, "Give it a name.");
     problems.require(
-        trimmed.length() <= LONGEST_NAME, field, "A name has at most " + LONGEST_NAME + " letters.");
+        trimmed.length() <= LONGEST_NAME,
+        field,
+        "A name has at most " + LONGEST_NAME + " letters.");
     return trimmed;
   }
 
@@ -238,7 +243,8 @@ public class Households {
     try {
       return Double.parseDouble(text.strip().replace(',', '.'));
     } catch (NumberFormatException e) {
-      throw new Refused("height", "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
+      throw new Refused(
+          "height", "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
     }
   }
 }

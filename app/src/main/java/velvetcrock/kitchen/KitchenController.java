@@ -44,15 +44,25 @@ class KitchenController {
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
         () -> households.settle(text(form.household()), text(form.zone()), text(form.kitchen())),
-        "Saved.", form, model, flash, response);
+        "Saved.",
+        form,
+        model,
+        flash,
+        response);
   }
 
   @PostMapping("/kitchen/places")
   String addPlace(
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> households.addPlace(text(form.placeName()), light(form.light()), celsius(form.celsius())),
-        "A new plank is up.", form, model, flash, response);
+        () ->
+            households.addPlace(
+                text(form.placeName()), light(form.light()), celsius(form.celsius())),
+        "A new plank is up.",
+        form,
+        model,
+        flash,
+        response);
   }
 
   @PostMapping("/kitchen/jars")
@@ -60,7 +70,11 @@ class KitchenController {
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
         () -> households.measureJar(text(form.jarName()), text(form.water()), text(form.height())),
-        "Measured. The bench knows this jar now.", form, model, flash, response);
+        "Measured. The bench knows this jar now.",
+        form,
+        model,
+        flash,
+        response);
   }
 
   private String saved(

@@ -32,8 +32,7 @@ class PapersController {
   private final Catalogue catalogue;
   private final Cautions cautions;
 
-  PapersController(
-      Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+  PapersController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
     this.batches = batches;
     this.households = households;
     this.catalogue = catalogue;
@@ -42,7 +41,13 @@ class PapersController {
 
   /** A lid tag. */
   record Tag(
-      String code, String herb, String botanical, String state, String oil, String charged, String window) {}
+      String code,
+      String herb,
+      String botanical,
+      String state,
+      String oil,
+      String charged,
+      String window) {}
 
   /** A bottle label. */
   record Label(
@@ -127,7 +132,9 @@ class PapersController {
 
   private static String herbState(BatchState state) {
     HerbIn first = state.charge().herbs().get(0);
-    return first.state().name().toLowerCase(Locale.ROOT) + ", " + first.cut().name().toLowerCase(Locale.ROOT);
+    return first.state().name().toLowerCase(Locale.ROOT)
+        + ", "
+        + first.cut().name().toLowerCase(Locale.ROOT);
   }
 
   private static String allergens(BatchReckoning reckoning) {

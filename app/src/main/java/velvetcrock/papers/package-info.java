@@ -1,6 +1,4 @@
-/**
- * What is printed: the lid tag and the bottle label. Labels make no medical claim.
- */
+/** What is printed: the lid tag and the bottle label. Labels make no medical claim. */
 @NullMarked
 package velvetcrock.papers;
 

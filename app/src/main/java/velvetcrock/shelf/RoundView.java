@@ -74,11 +74,14 @@ record RoundView(String title, String summary, List<Stop> stops) {
     }
     int count = stops.stream().mapToInt(s -> s.items().size()).sum();
     int minutes = stops.stream().flatMap(s -> s.items().stream()).mapToInt(Item::minutes).sum();
-    String time = hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
+    String time =
+        hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
     String summary =
         count == 0
             ? "Nothing wants doing. Come back tomorrow."
-            : count == 1 ? "One thing, about " + minutes + " min" : count + " things, about " + minutes + " min";
+            : count == 1
+                ? "One thing, about " + minutes + " min"
+                : count + " things, about " + minutes + " min";
     return new RoundView(time, summary, stops);
   }
 
@@ -86,7 +89,9 @@ record RoundView(String title, String summary, List<Stop> stops) {
       BatchRecord batch, List<Task> tasks, Catalogue catalogue, Formats fmt) {
     List<Item> items = new ArrayList<>();
     List<Task> tending = tasks.stream().filter(Task::tending).toList();
-    tasks.stream().filter(t -> !t.tending()).forEach(t -> items.add(item(batch, t, catalogue, fmt)));
+    tasks.stream()
+        .filter(t -> !t.tending())
+        .forEach(t -> items.add(item(batch, t, catalogue, fmt)));
     boolean trouble = tasks.stream().anyMatch(t -> t.kind() == Kind.COVER || t.kind() == Kind.TURN);
     if (!tending.isEmpty() && !trouble) {
       items.add(tend(batch, tending, catalogue, fmt));
@@ -132,7 +137,14 @@ record RoundView(String title, String summary, List<Stop> stops) {
     String page = "/batches/" + batch.code();
     long late = task.overdueDays(fmt.today());
     return switch (task.kind()) {
-      case THROW_OUT -> page(batch, "Throw it out", note(batch, catalogue, "spoiled"), true, page + "#throw-out", MINUTES_OTHER);
+      case THROW_OUT ->
+          page(
+              batch,
+              "Throw it out",
+              note(batch, catalogue, "spoiled"),
+              true,
+              page + "#throw-out",
+              MINUTES_OTHER);
       case COVER ->
           new Item(
               batch.code(),
@@ -146,21 +158,47 @@ record RoundView(String title, String summary, List<Stop> stops) {
               MINUTES_OTHER);
       case TURN ->
           new Item(
-              batch.code(), "Turn upside down", note(batch, catalogue, "it floats"), false, "turned", "", page, key(batch, "turn", fmt), MINUTES_TENDING);
+              batch.code(),
+              "Turn upside down",
+              note(batch, catalogue, "it floats"),
+              false,
+              "turned",
+              "",
+              page,
+              key(batch, "turn", fmt),
+              MINUTES_TENDING);
       case CAP ->
           new Item(
-              batch.code(), "Cap the bottles when cold", note(batch, catalogue, ""), false, "capped", "", page, key(batch, "cap", fmt), MINUTES_TENDING);
+              batch.code(),
+              "Cap the bottles when cold",
+              note(batch, catalogue, ""),
+              false,
+              "capped",
+              "",
+              page,
+              key(batch, "cap", fmt),
+              MINUTES_TENDING);
       case BOTTLE ->
-          page(batch, "Bottle " + fmt.ml(task.amountMl()), note(batch, catalogue, "strained"), false, page + "/bottle", MINUTES_BOTTLING);
+          page(
+              batch,
+              "Bottle " + fmt.ml(task.amountMl()),
+              note(batch, catalogue, "strained"),
+              false,
+              page + "/bottle",
+              MINUTES_BOTTLING);
       case STRAIN ->
           page(
               batch,
               "Strain",
-              note(batch, catalogue, late > 0 ? fmt.days(late) + " over" : "by " + fmt.date(batch.state().latest())),
+              note(
+                  batch,
+                  catalogue,
+                  late > 0 ? fmt.days(late) + " over" : "by " + fmt.date(batch.state().latest())),
               late > 0,
               page + "/strain",
               MINUTES_STRAINING);
-      case TOP_UP, SHAKE, LOOK -> throw new IllegalArgumentException("Tending goes in one: " + task.kind());
+      case TOP_UP, SHAKE, LOOK ->
+          throw new IllegalArgumentException("Tending goes in one: " + task.kind());
     };
   }
 
@@ -207,6 +245,13 @@ record RoundView(String title, String summary, List<Stop> stops) {
 
   /** The same for everybody who sees the same task, and another once it has been taken back. */
   private static String key(BatchRecord batch, String task, Formats fmt) {
-    return "round:" + batch.code() + ":" + task + ":" + fmt.today() + ":" + batch.state().corrections();
+    return "round:"
+        + batch.code()
+        + ":"
+        + task
+        + ":"
+        + fmt.today()
+        + ":"
+        + batch.state().corrections();
   }
 }

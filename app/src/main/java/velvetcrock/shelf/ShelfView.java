@@ -18,7 +18,8 @@ record ShelfView(List<Plank> planks, int jars) {
   /** A plank with what stands on it. */
   record Plank(String name, String note, List<JarView> jars) {}
 
-  static ShelfView of(List<Place> places, List<BatchRecord> standing, Catalogue catalogue, Formats fmt) {
+  static ShelfView of(
+      List<Place> places, List<BatchRecord> standing, Catalogue catalogue, Formats fmt) {
     Map<String, List<JarView>> byPlace = new LinkedHashMap<>();
     places.forEach(place -> byPlace.put(place.id().toString(), new ArrayList<>()));
     for (BatchRecord batch : standing) {
@@ -28,7 +29,12 @@ record ShelfView(List<Plank> planks, int jars) {
     }
     List<Plank> planks =
         places.stream()
-            .map(p -> new Plank(p.name(), fmt.number(p.celsius(), 0) + " °C, " + light(p.light()), byPlace.get(p.id().toString())))
+            .map(
+                p ->
+                    new Plank(
+                        p.name(),
+                        fmt.number(p.celsius(), 0) + " °C, " + light(p.light()),
+                        byPlace.get(p.id().toString())))
             .toList();
     return new ShelfView(planks, standing.size());
   }

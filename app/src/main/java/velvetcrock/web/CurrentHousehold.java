@@ -55,7 +55,9 @@ public class CurrentHousehold
    * @throws IllegalStateException if nobody is signed in
    */
   public UUID id() {
-    return who().map(InHousehold::householdId).orElseThrow(() -> new IllegalStateException("Nobody is signed in."));
+    return who()
+        .map(InHousehold::householdId)
+        .orElseThrow(() -> new IllegalStateException("Nobody is signed in."));
   }
 
   @Override

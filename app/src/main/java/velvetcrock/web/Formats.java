@@ -18,7 +18,8 @@ import velvetcrock.core.measure.Kitchen;
  * ones, its time zone, no more digits than anybody can weigh.
  */
 public final class Formats {
-  private static final DateTimeFormatter DAY_MONTH = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+  private static final DateTimeFormatter DAY_MONTH =
+      DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
   private static final DateTimeFormatter WITH_YEAR =
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
   private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
@@ -71,7 +72,9 @@ public final class Formats {
 
   /** A weight, such as {@code 60 g}. */
   public String g(double grams) {
-    return grams >= 2000 ? number(grams / 1000, 2) + " kg" : number(grams, grams < 20 ? 1 : 0) + " g";
+    return grams >= 2000
+        ? number(grams / 1000, 2) + " kg"
+        : number(grams, grams < 20 ? 1 : 0) + " g";
   }
 
   /** A weight as a range, or one figure where it is one. */
@@ -93,7 +96,8 @@ public final class Formats {
 
   /** A bare number with at most so many decimals and no needless zeros. */
   public String number(double value, int decimals) {
-    BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros();
+    BigDecimal rounded =
+        BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros();
     return (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString().replace("-", "−");
   }
 

@@ -123,9 +123,7 @@ public record JarDrawing(
     }
     double from = jar.floats() ? Math.max(0, oilTop - bed) : 0;
     int count =
-        (int)
-            Math.max(
-                FEWEST_FLECKS, Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
+        (int) Math.max(FEWEST_FLECKS, Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
     SplittableRandom random = new SplittableRandom(jar.id().hashCode());
     StringBuilder path = new StringBuilder();
     for (int i = 0; i < count; i++) {
@@ -133,14 +131,15 @@ public record JarDrawing(
       double up = from + 2.5 + random.nextDouble() * Math.max(0.5, bed - 4);
       double size = 2.4 + random.nextDouble() * 2.2;
       double turn = random.nextDouble() * Math.PI;
-      path.append(jar.round() ? grain(x, frame.y(up), size * 0.55) : leaf(x, frame.y(up), size, turn));
+      path.append(
+          jar.round() ? grain(x, frame.y(up), size * 0.55) : leaf(x, frame.y(up), size, turn));
     }
     return path.toString();
   }
 
   private static String grain(double x, double y, double r) {
-    return "M" + n(x - r) + " " + n(y) + "a" + n(r) + " " + n(r) + " 0 1 0 " + n(2 * r) + " 0a" + n(r) + " "
-        + n(r) + " 0 1 0 " + n(-2 * r) + " 0";
+    return "M" + n(x - r) + " " + n(y) + "a" + n(r) + " " + n(r) + " 0 1 0 " + n(2 * r) + " 0a"
+        + n(r) + " " + n(r) + " 0 1 0 " + n(-2 * r) + " 0";
   }
 
   private static String leaf(double x, double y, double size, double turn) {
@@ -148,9 +147,26 @@ public record JarDrawing(
     double dy = Math.sin(turn) * size;
     double bx = -dy * 0.34;
     double by = dx * 0.34;
-    return "M" + n(x - dx) + " " + n(y - dy)
-        + "q" + n(dx + bx) + " " + n(dy + by) + " " + n(2 * dx) + " " + n(2 * dy)
-        + "q" + n(-dx - bx) + " " + n(-dy - by) + " " + n(-2 * dx) + " " + n(-2 * dy);
+    return "M"
+        + n(x - dx)
+        + " "
+        + n(y - dy)
+        + "q"
+        + n(dx + bx)
+        + " "
+        + n(dy + by)
+        + " "
+        + n(2 * dx)
+        + " "
+        + n(2 * dy)
+        + "q"
+        + n(-dx - bx)
+        + " "
+        + n(-dy - by)
+        + " "
+        + n(-2 * dx)
+        + " "
+        + n(-2 * dy);
   }
 
   private static String n(double value) {
@@ -169,22 +185,85 @@ public record JarDrawing(
       double half = width / 2 + wall;
       double neck = width / 2 * NECK_WIDTH + wall;
       double corner = CORNER_MM + wall / 2;
-      return "M" + n(centre - neck) + " " + n(y(brim))
-          + "L" + n(centre - neck) + " " + n(y(brim * NECK_FROM))
-          + "C" + n(centre - neck) + " " + n(y(brim * 0.91)) + " " + n(centre - half) + " " + n(y(brim * 0.92)) + " "
-          + n(centre - half) + " " + n(y(brim * SHOULDER_FROM))
-          + "L" + n(centre - half) + " " + n(floor + wall - corner)
-          + "Q" + n(centre - half) + " " + n(floor + wall) + " " + n(centre - half + corner) + " " + n(floor + wall)
-          + "L" + n(centre + half - corner) + " " + n(floor + wall)
-          + "Q" + n(centre + half) + " " + n(floor + wall) + " " + n(centre + half) + " " + n(floor + wall - corner)
-          + "L" + n(centre + half) + " " + n(y(brim * SHOULDER_FROM))
-          + "C" + n(centre + half) + " " + n(y(brim * 0.92)) + " " + n(centre + neck) + " " + n(y(brim * 0.91)) + " "
-          + n(centre + neck) + " " + n(y(brim * NECK_FROM))
-          + "L" + n(centre + neck) + " " + n(y(brim)) + "Z";
+      return "M"
+          + n(centre - neck)
+          + " "
+          + n(y(brim))
+          + "L"
+          + n(centre - neck)
+          + " "
+          + n(y(brim * NECK_FROM))
+          + "C"
+          + n(centre - neck)
+          + " "
+          + n(y(brim * 0.91))
+          + " "
+          + n(centre - half)
+          + " "
+          + n(y(brim * 0.92))
+          + " "
+          + n(centre - half)
+          + " "
+          + n(y(brim * SHOULDER_FROM))
+          + "L"
+          + n(centre - half)
+          + " "
+          + n(floor + wall - corner)
+          + "Q"
+          + n(centre - half)
+          + " "
+          + n(floor + wall)
+          + " "
+          + n(centre - half + corner)
+          + " "
+          + n(floor + wall)
+          + "L"
+          + n(centre + half - corner)
+          + " "
+          + n(floor + wall)
+          + "Q"
+          + n(centre + half)
+          + " "
+          + n(floor + wall)
+          + " "
+          + n(centre + half)
+          + " "
+          + n(floor + wall - corner)
+          + "L"
+          + n(centre + half)
+          + " "
+          + n(y(brim * SHOULDER_FROM))
+          + "C"
+          + n(centre + half)
+          + " "
+          + n(y(brim * 0.92))
+          + " "
+          + n(centre + neck)
+          + " "
+          + n(y(brim * 0.91))
+          + " "
+          + n(centre + neck)
+          + " "
+          + n(y(brim * NECK_FROM))
+          + "L"
+          + n(centre + neck)
+          + " "
+          + n(y(brim))
+          + "Z";
     }
 
     String column(double topMm) {
-      return "M" + n(centre - width / 2) + " " + n(y(topMm)) + "h" + n(width) + "V" + n(floor) + "h" + n(-width) + "Z";
+      return "M"
+          + n(centre - width / 2)
+          + " "
+          + n(y(topMm))
+          + "h"
+          + n(width)
+          + "V"
+          + n(floor)
+          + "h"
+          + n(-width)
+          + "Z";
     }
 
     String line(double topMm) {
@@ -194,16 +273,45 @@ public record JarDrawing(
     String lid() {
       double half = width / 2 * NECK_WIDTH + WALL_MM + 2;
       double bottom = y(brim) + 3;
-      return "M" + n(centre - half) + " " + n(bottom) + "v" + n(-LID_MM + 1.5) + "q0 -1.5 1.5 -1.5h" + n(2 * half - 3)
-          + "q1.5 0 1.5 1.5v" + n(LID_MM - 1.5) + "z";
+      return "M"
+          + n(centre - half)
+          + " "
+          + n(bottom)
+          + "v"
+          + n(-LID_MM + 1.5)
+          + "q0 -1.5 1.5 -1.5h"
+          + n(2 * half - 3)
+          + "q1.5 0 1.5 1.5v"
+          + n(LID_MM - 1.5)
+          + "z";
     }
 
     String cloth() {
       double half = width / 2 * NECK_WIDTH + WALL_MM;
       double bottom = y(brim) + 8;
-      return "M" + n(centre - half) + " " + n(y(brim) - 1) + "q" + n(half) + " -5 " + n(2 * half) + " 0l3 9q" + n(-half / 2) + " 3 "
-          + n(-half - 3) + " 0q" + n(-half / 2) + " -3 " + n(-half - 3) + " 0z" + "M" + n(centre - half - 1) + " "
-          + n(bottom - 4) + "h" + n(2 * half + 2);
+      return "M"
+          + n(centre - half)
+          + " "
+          + n(y(brim) - 1)
+          + "q"
+          + n(half)
+          + " -5 "
+          + n(2 * half)
+          + " 0l3 9q"
+          + n(-half / 2)
+          + " 3 "
+          + n(-half - 3)
+          + " 0q"
+          + n(-half / 2)
+          + " -3 "
+          + n(-half - 3)
+          + " 0z"
+          + "M"
+          + n(centre - half - 1)
+          + " "
+          + n(bottom - 4)
+          + "h"
+          + n(2 * half + 2);
     }
 
     String shine() {

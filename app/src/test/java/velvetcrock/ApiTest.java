@@ -1,0 +1,143 @@
+package velvetcrock;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.test.web.servlet.ResultActions;
+
+class ApiTest extends AppTest {
+  private static final String YARROW =
+      "{\"herb\":\"yarrow\",\"part\":\"flower\",\"cut\":\"cut\",\"state\":\"dried\",\"massG\":60}";
+
+  private ResultActions reckon(String what, String body) throws Exception {
+    return mvc.perform(
+        post("/api/v1/reckon/" + what).contentType("application/json").content(body));
+  }
+
+  @Test
+  void anAmountIsReadAndWeighed() throws Exception {
+    reckon("measure", "{\"text\":\"1 cup\",\"of\":{\"carrier\":\"olive\"}}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.massG", Matchers.closeTo(216.0, 0.1)));
+    reckon(
+            "measure",
+            "{\"text\":\"1 cup\",\"of\":{\"herb\":\"yarrow\",\"cut\":\"cut\",\"state\":\"dried\"}}")
+        .andExpect(jsonPath("$.massLowG", Matchers.closeTo(11.8, 0.1)))
+        .andExpect(jsonPath("$.massHighG", Matchers.closeTo(23.7, 0.1)));
+    reckon("measure", "{\"text\":\"1 cup\",\"of\":{\"wax\":\"beeswax\",\"form\":\"pellets\"}}")
+        .andExpect(jsonPath("$.massG", Matchers.closeTo(123.0, 0.1)));
+  }
+
+  @Test
+  void aChargeIsReckonedWithItsWaysOutAndLines() throws Exception {
+    reckon(
+            "charge",
+            "{\"herbs\":["
+                + YARROW
+                + "],\"carriers\":[{\"carrier\":\"olive\",\"share\":1}],\"ratio\":{\"kind\":\"w/v\",\"oilPerHerb\":5},\"jar\":{\"brimMl\":530,\"innerDiameterMm\":80}}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.oilMl").value(300.0))
+        .andExpect(jsonPath("$.covers").value(false))
+        .andExpect(jsonPath("$.voidMl", Matchers.closeTo(647.1, 0.1)))
+        .andExpect(jsonPath("$.waysOut[?(@.kind == 'more-oil')].oilPerHerb").isNotEmpty())
+        .andExpect(jsonPath("$.reckoning[0].standing").value("standard"))
+        .andExpect(jsonPath("$.cautions[?(@.code == 'not-covered')]").isNotEmpty());
+  }
+
+  @Test
+  void yieldAndKeepingAreReckoned() throws Exception {
+    reckon("yield", "{\"oilMl\":600,\"herbs\":[" + YARROW + "],\"expression\":\"squeeze\"}")
+        .andExpect(jsonPath("$.yieldMl", Matchers.closeTo(510, 0.1)));
+    reckon(
+            "keeping",
+            "{\"chargedOn\":\"2026-06-01\",\"strainedOn\":\"2026-07-06\",\"carriers\":[{\"carrier\":\"olive\",\"bestBefore\":\"2027-01-01\"}],\"light\":\"window\",\"use\":\"skin\"}")
+        .andExpect(jsonPath("$.spentDays").value(87.5))
+        .andExpect(jsonPath("$.decidedBy").value("carrier-date"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          measure | {"text":                                             | 400 |
+          measure | {"text":{"a":1}}                                     | 400 |
+          measure | {}                                                   | 422 | text
+          measure | {"text":"1/0 cup"}                                   | 422 | text
+          measure | {"text":"1 cup","colour":"red"}                      | 422 | colour
+          measure | {"text":"1 cup","of":{"carrier":"engine-oil"}}       | 422 | of.carrier
+          charge  | {"herbs":[{"herb":"yarrow","cut":"cut","massG":-1}],"carriers":[{"carrier":"olive"}],"ratio":{"oilPerHerb":5}} | 422 | herbs[0].massG
+          charge  | {"herbs":[],"carriers":[]}                           | 422 | herbs
+          yield   | {"oilMl":-5,"herbs":[{"herb":"yarrow","cut":"cut","massG":1}]} | 422 | oilMl
+          keeping | {"chargedOn":"2026-06-01","strainedOn":"2026-05-01","carriers":[{"carrier":"olive"}]} | 422 | strainedOn
+          keeping | {"chargedOn":"yesterday"}                            | 400 |
+          """)
+  void whatCannotBeIsAProblemDocumentNamingItsField(
+      String what, String body, int answer, String field) throws Exception {
+    var result =
+        reckon(what, body)
+            .andExpect(status().is(answer))
+            .andExpect(jsonPath("$.status").value(answer));
+    if (field != null) {
+      result.andExpect(jsonPath("$.errors[0].field").value(field));
+    }
+  }
+
+  @Test
+  void aRequestOfMoreThanItsShareIsRefused() throws Exception {
+    reckon("measure", "{\"text\":\"" + "9".repeat(70_000) + "\"}").andExpect(status().is(413));
+  }
+
+  @Test
+  void readingsCountOnceAndBadLinesAreNamed() throws Exception {
+    String code = charge(5);
+    String path = "/api/v1/batches/" + code + "/readings";
+    String csv =
+        "time,temp °F\n2026-11-20T08:00:00Z,68\n2026-11-20T08:00:00Z,68\nyesterday,70\n2026-11-20T09:00:00Z,hot\n2026-11-20T10:00:00+01:00,9999\n";
+    var request =
+        post(path)
+            .with(authentication(signedIn(keeper)))
+            .with(
+                org.springframework.security.test.web.servlet.request
+                    .SecurityMockMvcRequestPostProcessors.csrf());
+    mvc.perform(request.contentType("text/csv").content(csv))
+        .andExpect(jsonPath("$.accepted").value(1))
+        .andExpect(jsonPath("$.repeated").value(1))
+        .andExpect(jsonPath("$.rejected[*].line", Matchers.contains(4, 5, 6)));
+  }
+
+  @Test
+  void anEntryIsAppendedOnceUnderItsKey() throws Exception {
+    String code = charge(5);
+    var again = org.springframework.http.HttpStatus.OK.value();
+    for (int answer : new int[] {201, again}) {
+      mvc.perform(
+              post("/api/v1/batches/" + code + "/entries")
+                  .with(authentication(signedIn(keeper)))
+                  .with(
+                      org.springframework.security.test.web.servlet.request
+                          .SecurityMockMvcRequestPostProcessors.csrf())
+                  .header("Idempotency-Key", "probe-1-" + code)
+                  .contentType("application/json")
+                  .content("{\"kind\":\"looked\",\"data\":{\"covered\":true}}"))
+          .andExpect(status().is(answer));
+    }
+    mvc.perform(get("/api/v1/batches/" + code + "/entries").with(authentication(signedIn(keeper))))
+        .andExpect(jsonPath("$.length()").value(2));
+  }
+
+  @Test
+  void theDocumentDescribesEveryCall() throws Exception {
+    mvc.perform(get("/api/v1/openapi.json"))
+        .andExpect(jsonPath("$.openapi", Matchers.startsWith("3.1")))
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/keeping'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/batches/{code}/readings'].post").exists());
+  }
+}

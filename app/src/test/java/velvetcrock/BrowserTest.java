@@ -1,0 +1,212 @@
+package velvetcrock;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The whole path through the real interface. */
+class BrowserTest extends AppTest {
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @BeforeAll
+  static void launch() {
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+  }
+
+  @AfterAll
+  static void close() {
+    browser.close();
+    playwright.close();
+  }
+
+  private Page page(int width, ColorScheme scheme) {
+    BrowserContext context =
+        browser.newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, 800)
+                .setColorScheme(scheme)
+                .setBaseURL("http://localhost:" + port));
+    Page page = context.newPage();
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error") && message.text().contains("Content Security")) {
+            throw new AssertionError(message.text());
+          }
+        });
+    return page;
+  }
+
+  private static void enterDemo(Page page) {
+    page.navigate("/sign-in");
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Look around the demo kitchen"))
+        .click();
+    assertThat(page).hasURL(Pattern.compile("/$"));
+  }
+
+  private static void press(Page page, String button) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true))
+        .click();
+  }
+
+  private static void fitsTheScreen(Page page) {
+    Object wider = page.evaluate("() => document.documentElement.scrollWidth - innerWidth");
+    assertThat(((Number) wider).intValue()).as(page.url()).isLessThanOrEqualTo(0);
+  }
+
+  /** From the bench to a bottle that is drawn from, with the buttons of the pages. */
+  private void wholePath(Page page) {
+    page.navigate("/bench");
+    page.getByLabel("How much herb").fill("30 g");
+    assertThat(page.locator("#result")).containsText("30 g");
+    page.getByLabel("Cut", new Page.GetByLabelOptions().setExact(true)).selectOption("POWDER");
+    assertThat(page.locator("#result h2")).containsText("150 ml of oil covers it");
+    press(page, "Charge the jar");
+    assertThat(page.locator("#wrong-clean")).isVisible();
+    assertThat(page.getByLabel("How much herb")).hasValue("30 g");
+    page.getByLabel("Oil’s best-before").fill(today().plusMonths(8).toString());
+    page.getByLabel("Charged on").fill(today().minusDays(30).toString());
+    page.getByLabel("Jar and herb are clean").check();
+    fitsTheScreen(page);
+    press(page, "Charge the jar");
+    assertThat(page).hasURL(Pattern.compile("/batches/[A-Z0-9]+$"));
+    String code = page.url().replaceAll(".*/", "");
+
+    press(page, "Shaken");
+    assertThat(page.locator(".notice")).containsText("Shaken");
+    page.locator("[data-undo]").click();
+    assertThat(page.locator(".replaced")).containsText("Shaken");
+    fitsTheScreen(page);
+
+    page.navigate("/batches/" + code + "/strain");
+    page.getByLabel("What came out?").fill("a lot");
+    press(page, "Strained");
+    assertThat(page.locator("#wrong-amount")).isVisible();
+    page.getByLabel("What came out?").fill("100 ml");
+    fitsTheScreen(page);
+    press(page, "Strained");
+    assertThat(page.locator("h2").first()).containsText("100 ml came out");
+    page.getByLabel("The bottles are clean and dry").check();
+    page.getByLabel("The oil is cold").check();
+    press(page, "Bottle it");
+    assertThat(page.locator("main")).containsText("Good until");
+    page.getByLabel("How much?").fill("2 tbsp");
+    press(page, "Draw it");
+    assertThat(page.locator("main")).containsText("70 ml of 100 ml left");
+    fitsTheScreen(page);
+    page.navigate("/cellar");
+    assertThat(page.locator(".spots")).containsText(code + "-A");
+  }
+
+  @Test
+  void byMouseAtADesk() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      wholePath(page);
+    }
+  }
+
+  @Test
+  void byThumbOnAPhoneInTheDark() {
+    try (Page page = page(360, ColorScheme.DARK)) {
+      enterDemo(page);
+      fitsTheScreen(page);
+      wholePath(page);
+    }
+  }
+
+  @Test
+  void aTaskIsDoneAndTakenBackByKeyboardAlone() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      page.keyboard().press("2");
+      assertThat(page).hasURL(Pattern.compile("/bench$"));
+      page.keyboard().press("1");
+      assertThat(page).hasURL(Pattern.compile("/$"));
+      int before = page.locator("[data-tick]").count();
+      page.keyboard().press("n");
+      page.keyboard().press("Enter");
+      assertThat(page.locator(".notice")).containsText("Shaken, covered, smells right");
+      assertThat(page.locator("[data-tick]")).hasCount(before - 1);
+      page.keyboard().press("u");
+      assertThat(page.locator(".notice")).containsText("Taken back");
+      assertThat(page.locator("[data-tick]")).hasCount(before);
+    }
+  }
+
+  @Test
+  void nothingSeriousStandsInAnybodysWay() {
+    for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+      try (Page page = page(1280, scheme)) {
+        page.navigate("/sign-in");
+        accessible(page);
+        enterDemo(page);
+        String batch =
+            page.locator("a.spot", new Page.LocatorOptions().setHasText("Self-heal"))
+                .getAttribute("href");
+        page.navigate("/cellar");
+        String bottle = page.locator("a.spot").first().getAttribute("href");
+        for (String path :
+            List.of(
+                "/",
+                "/bench",
+                "/bench/take-on",
+                batch,
+                batch + "/tag",
+                batch + "/strain",
+                "/cellar",
+                bottle,
+                bottle + "/label",
+                "/kitchen",
+                "/people",
+                "/api")) {
+          page.navigate(path);
+          accessible(page);
+        }
+      }
+    }
+  }
+
+  private static void accessible(Page page) {
+    var found = new AxeBuilder(page).analyze().getViolations();
+    assertThat(
+            found.stream()
+                .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml()))
+        .as(page.url())
+        .isEmpty();
+  }
+}
