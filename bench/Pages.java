@@ -1,0 +1,118 @@
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Prepares and measures what bench/pages asks for; run by it, with the JDK alone. */
+class Pages {
+  private static final int ENTRIES_A_BATCH = 100;
+  private static final int WARM_UP = 300;
+
+  private final HttpClient http = HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
+  private final String base;
+  private String cookie = "";
+
+  private Pages(String port) {
+    this.base = "http://127.0.0.1:" + port;
+  }
+
+  public static void main(String[] args) throws Exception {
+    Pages pages = new Pages(args[1]);
+    Path session = Path.of(args[2]);
+    if (args[0].equals("prepare")) {
+      Files.writeString(session, pages.prepare());
+    } else {
+      String[] kept = Files.readString(session).split("\n");
+      pages.cookie = kept[0];
+      pages.measure(kept[1], Integer.parseInt(args[3]));
+    }
+  }
+
+  /** Founds a household, charges one jar and logs a hundred entries of it; keeps session and code. */
+  private String prepare() throws Exception {
+    String csrf = csrf(get("/welcome"));
+    form("/welcome", "_csrf", csrf, "household", "Bench", "zone", "Europe/Oslo", "kitchen", "US", "name", "Una", "login", "una", "password", "a long password");
+    String bench = get("/bench");
+    String day = LocalDate.now().minusDays(16).toString();
+    HttpResponse<String> charged =
+        form("/bench/charge", "_csrf", csrf(bench), "amount", "30 g", "herb", "yarrow", "cut", "CUT", "chargedOn", day, "bestBefore", LocalDate.now().plusMonths(9).toString(), "clean", "yes", "key", "charge");
+    String batch = charged.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
+    String page = get(batch);
+    for (int i = 1; i < ENTRIES_A_BATCH; i++) {
+      String kind = i % 10 == 0 ? "note" : i % 3 == 0 ? "all-well" : "shaken";
+      form(batch + "/log", "_csrf", csrf(page), "kind", kind, "text", "as it should be", "key", "entry" + i);
+    }
+    return cookie + "\n" + batch;
+  }
+
+  private void measure(String batch, int requests) throws Exception {
+    String csrf = csrf(get("/bench"));
+    String[] weights = {"_csrf", csrf, "herb", "yarrow", "cut", "CUT", "amount", ""};
+    System.out.printf("%-28s %8s %8s %8s   (ms, %d requests each)%n", "page", "median", "p99", "max", requests);
+    report("Shelf", requests, i -> send(request("/").GET().build()));
+    report("Bench, a change of weight", requests, i -> { weights[7] = 20 + i % 60 + " g"; return form("/bench/reckon", weights); });
+    report("Batch page", requests, i -> send(request(batch).GET().build()));
+  }
+
+  private interface Call {
+    HttpResponse<String> make(int i) throws Exception;
+  }
+
+  private static void report(String name, int requests, Call call) throws Exception {
+    for (int i = 0; i < WARM_UP; i++) {
+      call.make(i);
+    }
+    List<Double> times = new ArrayList<>();
+    for (int i = 0; i < requests; i++) {
+      HttpResponse<String> answer = call.make(i);
+      if (answer.statusCode() != 200) {
+        throw new IllegalStateException(name + " answered " + answer.statusCode());
+      }
+      times.add(Double.parseDouble(answer.headers().firstValue("Server-Timing").orElseThrow().replaceAll(".*dur=", "")));
+    }
+    Collections.sort(times);
+    System.out.printf("%-28s %8.1f %8.1f %8.1f%n", name, times.get(times.size() / 2), times.get((int) (times.size() * 0.99) - 1), times.get(times.size() - 1));
+  }
+
+  private String get(String path) throws Exception {
+    return send(request(path).GET().build()).body();
+  }
+
+  private HttpResponse<String> form(String path, String... fields) throws Exception {
+    StringBuilder body = new StringBuilder();
+    for (int i = 0; i < fields.length; i += 2) {
+      body.append(i == 0 ? "" : "&").append(fields[i]).append('=').append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
+    }
+    return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body.toString())).build());
+  }
+
+  private HttpRequest.Builder request(String path) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
+    return cookie.isEmpty() ? request : request.header("Cookie", cookie);
+  }
+
+  private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
+    HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+    answer.headers().firstValue("Set-Cookie").ifPresent(set -> cookie = set.split(";")[0]);
+    return answer;
+  }
+
+  private static String csrf(String page) {
+    Matcher matcher = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"").matcher(page);
+    if (!matcher.find()) {
+      throw new IllegalStateException("No form on this page: " + page.substring(0, Math.min(400, page.length())));
+    }
+    return matcher.group(1);
+  }
+}
