@@ -28,7 +28,7 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
   private static final int SHORTEST_LINE_DAYS = 180;
   private static final int SOON_DAYS = 30;
   private static final double FULL_WIDTH = 1000;
-  private static final int LANES = 3;
+  private static final int LANES = 4;
   private static final double LABEL_WIDTH = 64;
 
   /** A month on the line. */

@@ -1,6 +1,5 @@
 package velvetcrock.web;
 
-import java.util.Locale;
 import java.util.SplittableRandom;
 
 /**
@@ -111,7 +110,10 @@ public record JarDrawing(
     for (int i = 1; i < 7; i += 2) {
       int a = Integer.parseInt(from.substring(i, i + 2), 16);
       int b = Integer.parseInt(to.substring(i, i + 2), 16);
-      mixed.append(String.format(Locale.ROOT, "%02x", Math.round(a + share * (b - a))));
+      int channel = (int) Math.round(a + share * (b - a));
+      mixed
+          .append(Character.forDigit(channel >> 4, 16))
+          .append(Character.forDigit(channel & 15, 16));
     }
     return mixed.toString();
   }
