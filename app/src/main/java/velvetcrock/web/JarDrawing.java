@@ -50,6 +50,9 @@ public record JarDrawing(
   private static final int FEWEST_FLECKS = 8;
   private static final int MOST_FLECKS = 170;
 
+  /** Share of the flecks that a drawing of no size would have; a large one has them all. */
+  private static final double SMALLEST_SHARE = 0.4;
+
   /**
    * What is to be drawn.
    *
@@ -95,7 +98,7 @@ public record JarDrawing(
         frame.body(0),
         oilTop <= 0 ? "" : frame.column(oilTop),
         oilTop <= 0 ? "" : frame.line(oilTop),
-        flecks(jar, frame, oilTop),
+        flecks(jar, frame, oilTop, Math.min(1, SMALLEST_SHARE + pxPerMm / 5)),
         jar.closed() ? frame.lid() : frame.cloth(),
         jar.closed(),
         frame.shine(),
@@ -118,14 +121,16 @@ public record JarDrawing(
     return mixed.toString();
   }
 
-  private static String flecks(Of jar, Frame frame, double oilTop) {
+  private static String flecks(Of jar, Frame frame, double oilTop, double share) {
     double bed = Math.min(jar.bedMm(), jar.brimMm() * SHOULDER_FROM);
     if (bed <= 0) {
       return "";
     }
     double from = jar.floats() ? Math.max(0, oilTop - bed) : 0;
     int count =
-        (int) Math.max(FEWEST_FLECKS, Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
+        (int)
+            Math.max(
+                FEWEST_FLECKS, share * Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
     SplittableRandom random = new SplittableRandom(jar.id().hashCode());
     StringBuilder path = new StringBuilder();
     for (int i = 0; i < count; i++) {
@@ -171,9 +176,12 @@ public record JarDrawing(
         + n(-2 * dy);
   }
 
+  /** A coordinate to a tenth of a millimetre, without the cost of printing a double. */
   private static String n(double value) {
-    double rounded = Math.round(value * 10) / 10.0;
-    return rounded == Math.rint(rounded) ? String.valueOf((long) rounded) : String.valueOf(rounded);
+    long tenths = Math.round(value * 10);
+    long size = Math.abs(tenths);
+    String sign = tenths < 0 ? "-" : "";
+    return size % 10 == 0 ? sign + size / 10 : sign + size / 10 + "." + size % 10;
   }
 
   /** Places of a jar in the drawing. */

@@ -1,0 +1,80 @@
+package velvetcrock.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import velvetcrock.core.Range;
+import velvetcrock.core.measure.Kitchen;
+
+class FormatsTest {
+  private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+  private final Formats metric = new Formats(Kitchen.METRIC, ZoneId.of("Europe/Oslo"), TODAY);
+  private final Formats us = new Formats(Kitchen.US, ZoneId.of("Europe/Oslo"), TODAY);
+
+  @Test
+  void noMoreDigitsThanAnybodyCanPour() {
+    assertThat(metric.ml(299.6)).isEqualTo("300 ml");
+    assertThat(metric.ml(4.72)).isEqualTo("4.7 ml");
+    assertThat(metric.ml(2345)).isEqualTo("2.35 l");
+    assertThat(metric.g(18.25)).isEqualTo("18.3 g");
+    assertThat(metric.ml(new Range(210.2, 259.9))).isEqualTo("210–260 ml");
+    assertThat(metric.ml(new Range(210.2, 210.3))).isEqualTo("210 ml");
+    assertThat(metric.ratio(11.791)).isEqualTo("1 : 11.8");
+  }
+
+  @Test
+  void aUsKitchenReadsCupsBesideMillilitres() {
+    assertThat(us.volume(295)).isEqualTo("295 ml (1¼ cups)");
+    assertThat(metric.volume(295)).isEqualTo("295 ml");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0,today",
+    "1,tomorrow",
+    "-1,yesterday",
+    "3,Friday",
+    "40,3 January 2027",
+    "-10,14 November"
+  })
+  void datesAreSaidAsSeenFromToday(int days, String words) {
+    assertThat(metric.nearDate(TODAY.plusDays(days))).isEqualTo(words);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1,1 day", "9,9 days", "14,2 weeks", "19,2 weeks 5 days", "365,12 months"})
+  void spansAreSaidInWhatIsClearest(int days, String words) {
+    assertThat(metric.days(days)).isEqualTo(words);
+  }
+
+  @Test
+  void aRangeOfDatesSaysItsMonthOnce() {
+    assertThat(metric.dates(LocalDate.of(2026, 12, 3), LocalDate.of(2026, 12, 20)))
+        .isEqualTo("3–20 December");
+    assertThat(metric.dates(LocalDate.of(2026, 12, 3), LocalDate.of(2027, 1, 20)))
+        .isEqualTo("3 December–20 January 2027");
+  }
+
+  @Test
+  void midnightIsTheHouseholds() {
+    assertThat(metric.date(java.time.Instant.parse("2026-11-23T23:30:00Z"))).isEqualTo(TODAY);
+  }
+
+  @Test
+  void aJarIsDrawnTrueToScaleAndTheSameEveryTime() {
+    JarDrawing.Of jar =
+        new JarDrawing.Of(
+            "k7m", 60, 75, 105, 80, false, true, false, "#ddbb4c", "#7d8250", "A jar");
+    JarDrawing drawing = JarDrawing.of(jar, 2);
+
+    assertThat(drawing).isEqualTo(JarDrawing.of(jar, 2));
+    assertThat(drawing.viewBox()).isEqualTo("0 0 90.4 124.2");
+    assertThat(drawing.surface()).isEqualTo("M5.2 44h80");
+    assertThat(drawing.widthPx()).isEqualTo(181);
+    assertThat(JarDrawing.mix("#000000", "#ffffff", 0.5)).isEqualTo("#808080");
+  }
+}
