@@ -7,11 +7,14 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -58,8 +61,10 @@ class BrowserTest extends AppTest {
             new Browser.NewContextOptions()
                 .setViewportSize(width, 800)
                 .setColorScheme(scheme)
+                .setLocale("en-US")
                 .setBaseURL("http://localhost:" + port));
     Page page = context.newPage();
+    page.setDefaultTimeout(10_000);
     page.onConsoleMessage(
         message -> {
           if (message.type().equals("error") && message.text().contains("Content Security")) {
@@ -164,6 +169,81 @@ class BrowserTest extends AppTest {
       page.keyboard().press("u");
       assertThat(page.locator(".notice")).containsText("Taken back");
       assertThat(page.locator("[data-tick]")).hasCount(before);
+    }
+  }
+
+  /**
+   * Presses Tab until the keyboard stands on it: what Tab cannot reach, nobody without a mouse can.
+   */
+  private static void tabTo(Page page, Locator target) {
+    for (int presses = 0; presses < 120; presses++) {
+      page.keyboard().press("Tab");
+      if ((Boolean) target.evaluate("element => element === document.activeElement")) {
+        return;
+      }
+    }
+    throw new AssertionError("Tab never reaches " + target + " on " + page.url());
+  }
+
+  private static void typeInto(Page page, String label, String text) {
+    tabTo(page, page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)));
+    if (!label.equals("Cut")) {
+      page.keyboard().press("Control+A");
+    }
+    page.keyboard().type(text);
+  }
+
+  private static void enter(Page page, String button) {
+    tabTo(
+        page,
+        page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true)));
+    page.keyboard().press("Enter");
+  }
+
+  private static void tick(Page page, String label) {
+    tabTo(page, page.getByLabel(label));
+    page.keyboard().press("Space");
+  }
+
+  /** A date as its field is typed in, month first. */
+  private static String keys(LocalDate date) {
+    return date.format(DateTimeFormatter.ofPattern("MMddyyyy"));
+  }
+
+  @Test
+  void byKeyboardAloneFromHerbToBottle() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      page.navigate("/sign-in");
+      enter(page, "Look around the demo kitchen");
+      assertThat(page).hasURL(Pattern.compile("/$"));
+      page.keyboard().press("2");
+      assertThat(page).hasURL(Pattern.compile("/bench$"));
+      typeInto(page, "Cut", "powder");
+      typeInto(page, "How much herb", "30 g");
+      assertThat(page.locator("#result h2")).containsText("150 ml of oil covers it");
+      typeInto(page, "Oil’s best-before", keys(today().plusMonths(8)));
+      typeInto(page, "Charged on", keys(today().minusDays(30)));
+      tick(page, "Jar and herb are clean");
+      enter(page, "Charge the jar");
+      assertThat(page).hasURL(Pattern.compile("/batches/[A-Z0-9]+$"));
+      enter(page, "Shaken");
+      assertThat(page.locator(".notice")).containsText("Shaken");
+      page.keyboard().press("u");
+      assertThat(page.locator(".replaced")).containsText("Shaken");
+      tabTo(page, page.locator("a[href$='/strain']").first());
+      page.keyboard().press("Enter");
+      assertThat(page).hasURL(Pattern.compile("/strain$"));
+      typeInto(page, "What came out?", "100 ml");
+      page.keyboard().press("Enter");
+      assertThat(page.locator("h2").first()).containsText("100 ml came out");
+      tick(page, "The bottles are clean and dry");
+      tick(page, "The oil is cold");
+      enter(page, "Bottle it");
+      assertThat(page.locator("main")).containsText("Good until");
+      typeInto(page, "How much?", "2 tbsp");
+      page.keyboard().press("Enter");
+      assertThat(page.locator("main")).containsText("70 ml of 100 ml left");
     }
   }
 
