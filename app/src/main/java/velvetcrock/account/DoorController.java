@@ -2,6 +2,7 @@ package velvetcrock.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -20,11 +21,21 @@ import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.TimeZones;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.JarDrawing;
 import velvetcrock.web.NotFound;
 
 /** The doors: sign-in, the first visit, an invitation, the demo. */
 @Controller
 class DoorController {
+  private static final double PX_PER_MM = 1.75;
+
+  /** The plank beside the sign-in: what goes on behind this door. */
+  private static final List<JarDrawing> PLANK =
+      List.of(
+          jar("first", 150, 96, 62, false, "#e0c04c", "#e8a21c"),
+          jar("second", 190, 118, 74, true, "#a88a3c", "#5f6f35"),
+          jar("third", 128, 84, 54, true, "#8f3a30", "#b7492f"));
+
   private final Accounts accounts;
   private final Households households;
   private final SecurityContextRepository sessions;
@@ -42,6 +53,7 @@ class DoorController {
     model.addAttribute("wait", wait != null);
     model.addAttribute("founded", households.founded());
     model.addAttribute("demo", households.demo().orElse(null));
+    model.addAttribute("jars", PLANK);
     return "account/sign-in";
   }
 
@@ -146,5 +158,29 @@ class DoorController {
         UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities()));
     SecurityContextHolder.setContext(context);
     sessions.saveContext(context, request, response);
+  }
+
+  private static JarDrawing jar(
+      String id,
+      double brimMm,
+      double bedMm,
+      double widthMm,
+      boolean round,
+      String oilColour,
+      String fleckColour) {
+    return JarDrawing.of(
+        new JarDrawing.Of(
+            id,
+            bedMm,
+            bedMm + 20,
+            brimMm,
+            widthMm,
+            false,
+            true,
+            round,
+            oilColour,
+            fleckColour,
+            "A jar of herbs in oil"),
+        PX_PER_MM);
   }
 }

@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.Collectors;
 import velvetcrock.core.charge.Charge;
@@ -32,6 +33,9 @@ public record JarView(
     String place,
     JarDrawing drawing,
     Beads beads) {
+
+  /** How far herb is drawn to stand out of the oil where somebody saw that it does. */
+  private static final double UNCOVERED_MM = 8;
 
   /** A jar at a scale of so many px to the mm. */
   public static JarView of(BatchRecord batch, Catalogue catalogue, Formats fmt, double pxPerMm) {
@@ -84,7 +88,7 @@ public record JarView(
     if (!fmt.today().isBefore(state.earliest())) {
       return new Standing("could strain", "ready");
     }
-    long toGo = java.time.temporal.ChronoUnit.DAYS.between(fmt.today(), state.earliest());
+    long toGo = ChronoUnit.DAYS.between(fmt.today(), state.earliest());
     return new Standing(fmt.days(toGo) + " to go", "resting");
   }
 
@@ -113,6 +117,8 @@ public record JarView(
     Event.HerbIn first = state.charge().herbs().get(0);
     Herb herb = catalogue.herb(first.herb());
     Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
+    boolean dry = Boolean.FALSE.equals(state.seen().covered());
+    double oilMm = dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
     double drawn =
         Math.max(
             0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
@@ -125,15 +131,13 @@ public record JarView(
             + oil
             + ", drawn to scale: herb to "
             + fmt.mm(levels.bedMm())
-            + ", oil to "
-            + fmt.mm(levels.oilMm())
-            + " of "
+            + (dry ? ", not covered by its oil, brim at " : ", oil to " + fmt.mm(oilMm) + " of ")
             + fmt.mm(levels.brimMm());
     return JarDrawing.of(
         new JarDrawing.Of(
             "jar-" + batch.code(),
             strained ? 0 : levels.bedMm(),
-            strained ? levels.oilMm() * 0.8 : levels.oilMm(),
+            strained ? levels.oilMm() * 0.8 : oilMm,
             levels.brimMm(),
             state.charge().jar().innerDiameterMm(),
             floats,

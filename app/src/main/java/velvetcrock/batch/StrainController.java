@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -133,7 +134,9 @@ class StrainController {
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse("SQUEEZE"));
     model.addAttribute("reckoning", reckoning.yield(Expression.SQUEEZE).reckoning());
     model.addAttribute("askDates", !reckoning.carrierDatesKnown());
-    model.addAttribute("cautions", cautions.of(List.of("oily-cloth")));
+    List<String> codes = new ArrayList<>(batch.state().seen().worries());
+    codes.add("oily-cloth");
+    model.addAttribute("cautions", cautions.of(codes));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute(
