@@ -61,6 +61,15 @@ free_port() {
   done
 }
 
+# What a page on loopback answers, headers and all; nothing if nobody answers. Usage: page PORT PATH
+page() {
+  (
+    exec 3<>"/dev/tcp/127.0.0.1/$1"
+    printf 'GET %s HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n' "$2" >&3
+    cat <&3
+  ) 2>/dev/null || true
+}
+
 # Makes a cluster in DIR/postgres with a random password in DIR/password, unless it is there.
 cluster_create() {
   local dir=$1 bin

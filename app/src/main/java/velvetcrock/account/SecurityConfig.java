@@ -81,7 +81,7 @@ class SecurityConfig {
                         "/demo",
                         "/api",
                         "/error",
-                        "/actuator/health")
+                        "/actuator/health/**")
                     .permitAll()
                     .anyRequest()
                     .authenticated())
