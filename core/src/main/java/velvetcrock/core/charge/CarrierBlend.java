@@ -1,6 +1,7 @@
 package velvetcrock.core.charge;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Carrier;
@@ -43,6 +44,26 @@ public record CarrierBlend(List<Share> shares) {
   /** Density of the blend: Σ share·ρ(t) for shares by volume, g/ml. */
   public double densityAt(double celsius) {
     return shares.stream().mapToDouble(s -> s.share() * s.carrier().densityAt(celsius)).sum();
+  }
+
+  /**
+   * The temperature near which it begins to set: the share-weighted melting point of those of its
+   * parts that are solid at 20 °C (an estimate).
+   *
+   * @return °C; empty if every part is liquid
+   */
+  public OptionalDouble setsNearC() {
+    List<Share> solid = shares.stream().filter(s -> s.carrier().solidAt(Carrier.ROOM_C)).toList();
+    double share = solid.stream().mapToDouble(Share::share).sum();
+    return solid.isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(
+            solid.stream().mapToDouble(s -> s.share() * s.carrier().meltsC()).sum() / share);
+  }
+
+  /** The highest melting point among its parts, °C: below it something in it is solid. */
+  public double meltedAboveC() {
+    return shares.stream().mapToDouble(s -> s.carrier().meltsC()).max().orElseThrow();
   }
 
   /** The carriers' names, largest share first. */

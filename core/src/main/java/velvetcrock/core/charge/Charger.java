@@ -4,6 +4,7 @@ import static velvetcrock.core.Figures.plain;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Refused;
@@ -182,11 +183,12 @@ public final class Charger {
       swelling += herb.swellingMl(catalogue);
       solids += herb.solidsMl();
       lines.line(
-          "Bed of " + herb.herb().name().toLowerCase(java.util.Locale.ROOT),
+          "Bed of " + herb.herb().name().toLowerCase(Locale.ROOT),
           plain(herb.massG())
               + " g ÷ "
               + plain(
-                  catalogue.bedDensity(herb.herb(), herb.part(), herb.cut(), herb.waterFraction()))
+                  catalogue.bedDensity(
+                      herb.herb(), herb.part(), herb.cut(), herb.state(), herb.waterFraction()))
               + " g/ml of settled bed",
           herb.bedMl(catalogue),
           "ml",

@@ -72,12 +72,12 @@ public record HerbPortion(
 
   /** Settled bed when it has just been covered: m/ρ, ml. */
   double bedMl(Catalogue catalogue) {
-    return massG / catalogue.bedDensity(herb, part, cut, waterFraction);
+    return massG / catalogue.bedDensity(herb, part, cut, state, waterFraction);
   }
 
   /** What its bed gains by swelling: 15 % dried, less the fresher it is, ml. */
   double swellingMl(Catalogue catalogue) {
-    return SWELLING * (1 - Catalogue.freshness(herb, waterFraction)) * bedMl(catalogue);
+    return SWELLING * (1 - Catalogue.freshness(herb, state, waterFraction)) * bedMl(catalogue);
   }
 
   /** Space that the herb itself takes up, without the gaps between; ml. */

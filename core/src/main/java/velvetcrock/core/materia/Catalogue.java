@@ -120,31 +120,33 @@ public final class Catalogue {
   }
 
   /**
-   * Density of the bed of a herb that holds the given water, g per ml of bed. Between dried and
-   * fresh it goes in proportion to the water (an estimate).
+   * Density of the bed of a herb, g per ml of bed. A wilted one lies between dried and fresh in
+   * proportion to its water (an estimate).
    *
-   * @param waterFraction wet basis
+   * @param waterFraction wet basis; counts for a wilted herb only
    */
-  public double bedDensity(Herb herb, Part part, Cut cut, double waterFraction) {
+  public double bedDensity(Herb herb, Part part, Cut cut, HerbState state, double waterFraction) {
     double dried = bedDensity(part, cut);
-    double fresh = freshBedDensity(part);
-    return dried + freshness(herb, waterFraction) * (fresh - dried);
+    return dried + freshness(herb, state, waterFraction) * (freshBedDensity(part) - dried);
   }
 
-  /** How fresh a herb of the given water is: 0 dried, 1 as picked. */
-  public static double freshness(Herb herb, double waterFraction) {
+  /** How fresh a herb is: 0 dried, 1 as picked, a wilted one between by its water. */
+  public static double freshness(Herb herb, HerbState state, double waterFraction) {
+    if (state != HerbState.WILTED) {
+      return state == HerbState.DRIED ? 0 : 1;
+    }
     double share = (waterFraction - Herb.WATER_DRIED) / (herb.waterFresh() - Herb.WATER_DRIED);
     return Math.max(0, Math.min(1, share));
   }
 
   /** Usual density of a herb loose in a cup: three quarters of its bed in oil, g/ml. */
   public double looseDensity(Herb herb, Part part, Cut cut, HerbState state) {
-    return LOOSE_SHARE * bedDensity(herb, part, cut, herb.waterFraction(state));
+    return LOOSE_SHARE * bedDensity(herb, part, cut, state, herb.waterFraction(state));
   }
 
   /** Density of a herb in a cup from barely poured to pressed, g/ml. */
   public Range looseRange(Herb herb, Part part, Cut cut, HerbState state) {
-    return LOOSE_SHARE_RANGE.times(bedDensity(herb, part, cut, herb.waterFraction(state)));
+    return LOOSE_SHARE_RANGE.times(bedDensity(herb, part, cut, state, herb.waterFraction(state)));
   }
 
   private static double freshBedDensity(Part part) {

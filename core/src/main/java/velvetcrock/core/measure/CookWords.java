@@ -1,6 +1,7 @@
 package velvetcrock.core.measure;
 
 import java.util.List;
+import velvetcrock.core.Figures;
 
 /**
  * Says a volume as a cook would: cups in thirds and quarters, then spoons. Rounds to the nearest
@@ -41,11 +42,33 @@ public final class CookWords {
       return words + (words.equals("1") || ml < cup * 0.9 ? " cup" : " cups");
     }
     double tablespoon = KitchenUnit.TABLESPOON.size(kitchen);
-    if (ml >= 0.9 * tablespoon) {
-      return counted(ml / tablespoon, OF_A_SPOON, "") + " tbsp";
+    double teaspoon = KitchenUnit.TEASPOON.size(kitchen);
+    if (ml >= tablespoon - teaspoon / 4) {
+      return spoons(ml, tablespoon, teaspoon);
     }
-    return counted(Math.max(0.25, ml / KitchenUnit.TEASPOON.size(kitchen)), OF_A_SPOON, "0")
-        + " tsp";
+    return counted(Math.max(0.25, ml / teaspoon), OF_A_SPOON, "0") + " tsp";
+  }
+
+  /**
+   * A weight as kitchen scales show it: tenths below 10 g, grams below 250, fives below a kilogram.
+   *
+   * @param grams not negative
+   * @return such as {@code 7.5 g}, {@code 185 g} or {@code 1.25 kg}
+   */
+  public static String ofGrams(double grams) {
+    if (grams >= 997.5) {
+      return Figures.plain(grams / 1000) + " kg";
+    }
+    double step = grams < 9.95 ? 0.1 : grams < 250 ? 1 : 5;
+    return Figures.plain(Math.round(grams / step) * step) + " g";
+  }
+
+  /** Whole tablespoons and what is left over in halves of a teaspoon. */
+  private static String spoons(double ml, double tablespoon, double teaspoon) {
+    long halves = Math.round(ml / teaspoon * 2);
+    long perTablespoon = Math.round(tablespoon / teaspoon * 2);
+    String rest = counted(halves % perTablespoon / 2.0, OF_A_SPOON, "");
+    return halves / perTablespoon + " tbsp" + (rest.isEmpty() ? "" : " + " + rest + " tsp");
   }
 
   private static String counted(double count, List<Fraction> fractions, String zero) {

@@ -14,6 +14,8 @@ import javax.measure.Unit;
 import javax.measure.quantity.Mass;
 import javax.measure.quantity.Volume;
 import tech.units.indriya.unit.Units;
+import velvetcrock.core.Range;
+import velvetcrock.core.measure.Measure.Kind;
 
 /** A unit that may stand behind a number, with the words for it and its size in each kitchen. */
 enum KitchenUnit {
@@ -39,30 +41,69 @@ enum KitchenUnit {
   CUP(236.588, 250, 284.131, "c", "cup", "cups"),
   PINT(473.176, 473.176, 568.261, "pt", "pts", "pint", "pints"),
   QUART(946.353, 946.353, 1136.52, "qt", "qts", "quart", "quarts"),
-  DROP(0.05, false, "drop", "drops");
+  DROP(0.05, false, "drop", "drops"),
+  PINCH(new Range(0.2, 0.5), "pinch", "pinches"),
+  SMIDGE(new Range(0.1, 0.25), "smidge", "smidgen", "smidges"),
+  DASH(new Range(0.4, 0.9), "dash", "dashes"),
+  SPLASH(new Range(5, 15), "splash", "splashes"),
+  DOLLOP(new Range(10, 30), "dollop", "dollops"),
+  GLUG(new Range(15, 45), "glug", "glugs"),
+  HANDFUL(new Range(60, 150), "handful", "handfuls"),
+  PIECE(
+      Kind.COUNT,
+      1,
+      "piece,pieces,stick,sticks,clove,cloves,pod,pods,leaf,leaves,sprig,sprigs,head,heads,flower,"
+          + "flowers,root,roots,berry,berries,bud,buds,pepper,peppers"),
+  MILLIMETRE(Kind.DEPTH, 1, "mm,millimetre,millimetres,millimeter,millimeters"),
+  CENTIMETRE(Kind.DEPTH, 10, "cm,centimetre,centimetres,centimeter,centimeters"),
+  INCH(Kind.DEPTH, 25.4, "in,inch,inches");
 
   private static final Map<String, KitchenUnit> BY_WORD = byWord();
 
-  private final boolean weight;
-  private final double us;
-  private final double metric;
-  private final double imperial;
+  private final Kind kind;
+  private final Range us;
+  private final Range metric;
+  private final Range imperial;
   private final List<String> words;
 
   KitchenUnit(double size, boolean weight, String... words) {
-    this.weight = weight;
-    this.us = size;
-    this.metric = size;
-    this.imperial = size;
-    this.words = List.of(words);
+    this(
+        weight ? Kind.WEIGHT : Kind.VOLUME,
+        Range.exactly(size),
+        Range.exactly(size),
+        Range.exactly(size),
+        List.of(words));
   }
 
   KitchenUnit(double us, double metric, double imperial, String... words) {
-    this.weight = false;
+    this(
+        Kind.VOLUME,
+        Range.exactly(us),
+        Range.exactly(metric),
+        Range.exactly(imperial),
+        List.of(words));
+  }
+
+  /** A vague amount, stated as the range of ml that people mean by it (practice). */
+  KitchenUnit(Range ml, String... words) {
+    this(Kind.VOLUME, ml, ml, ml, List.of(words));
+  }
+
+  KitchenUnit(Kind kind, double size, String words) {
+    this(
+        kind,
+        Range.exactly(size),
+        Range.exactly(size),
+        Range.exactly(size),
+        List.of(words.split(",")));
+  }
+
+  KitchenUnit(Kind kind, Range us, Range metric, Range imperial, List<String> words) {
+    this.kind = kind;
     this.us = us;
     this.metric = metric;
     this.imperial = imperial;
-    this.words = List.of(words);
+    this.words = words;
   }
 
   /** The unit that a word means, in lower case, with or without a full stop. */
@@ -70,18 +111,23 @@ enum KitchenUnit {
     return Optional.ofNullable(BY_WORD.get(word.toLowerCase(Locale.ROOT).replace(".", "")));
   }
 
-  /** Whether it is a unit of weight rather than of volume. */
-  boolean isWeight() {
-    return weight;
+  /** What it counts. */
+  Kind kind() {
+    return kind;
   }
 
-  /** Its size in g or ml. */
-  double size(Kitchen kitchen) {
+  /** Its size in g, ml, pieces or mm; a range for a vague one. */
+  Range range(Kitchen kitchen) {
     return switch (kitchen) {
       case US -> us;
       case METRIC -> metric;
       case IMPERIAL -> imperial;
     };
+  }
+
+  /** Its usual size. */
+  double size(Kitchen kitchen) {
+    return range(kitchen).middle();
   }
 
   private static double grams(Unit<Mass> unit) {

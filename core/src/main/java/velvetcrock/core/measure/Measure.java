@@ -3,10 +3,10 @@ package velvetcrock.core.measure;
 import velvetcrock.core.Range;
 
 /**
- * An amount as it was read: a weight or a volume, exact or as a range.
+ * An amount as it was read: a weight, a volume, a count or a depth, exact or as a range.
  *
- * @param kind whether {@code amount} counts grams or millilitres
- * @param amount grams or millilitres, above zero
+ * @param kind what {@code amount} counts
+ * @param amount grams, millilitres, pieces or millimetres, above zero
  * @param text what was typed, trimmed
  */
 public record Measure(Kind kind, Range amount, String text) {
@@ -16,7 +16,11 @@ public record Measure(Kind kind, Range amount, String text) {
     /** Grams. */
     WEIGHT,
     /** Millilitres. */
-    VOLUME
+    VOLUME,
+    /** Pieces: sticks, cloves, leaves. */
+    COUNT,
+    /** Depth in a vessel, mm. */
+    DEPTH
   }
 
   /** Whether it is a weight. */

@@ -13,7 +13,7 @@ import velvetcrock.core.Refused;
  * Reads an amount as cooks write it.
  *
  * <pre>
- * amount   = part { [","] ["and" | "+"] part }        all weights or all volumes
+ * amount   = part { [","] ["and" | "+"] part }        all of one kind
  * part     = number ["–" number] unit
  * number   = digits [("." | ",") digits] | [digits] fraction | word
  * fraction = digits "/" digits | "½" | "⅓" | …
@@ -87,13 +87,31 @@ public final class MeasureReader {
   }
 
   /**
-   * Reads a text.
+   * Reads a weight or a volume.
    *
    * @param typed what was typed
-   * @return the amount, in g or ml, above zero
+   * @return the amount, in g or ml, above zero; a vague one (a handful) as a range
    * @throws Refused at field {@code text}, naming what was read and what was expected
    */
   public Measure read(String typed) {
+    Measure measure = readAny(typed);
+    return switch (measure.kind()) {
+      case WEIGHT, VOLUME -> measure;
+      case COUNT ->
+          throw refuse("“" + measure.text() + "” is a count. Weigh them, or give a volume.");
+      case DEPTH ->
+          throw refuse("“" + measure.text() + "” is a depth. Give a weight or a volume here.");
+    };
+  }
+
+  /**
+   * Reads a weight, a volume, a count of pieces ({@code 3 sticks}) or a depth ({@code 20 mm}).
+   *
+   * @param typed what was typed
+   * @return the amount, above zero
+   * @throws Refused at field {@code text}, naming what was read and what was expected
+   */
+  public Measure readAny(String typed) {
     String text = typed.strip();
     if (text.isEmpty()) {
       throw refuse("Nothing was typed. " + EXPECTED);
@@ -142,13 +160,15 @@ public final class MeasureReader {
   }
 
   private Measure sum(String text, List<Part> parts) {
-    boolean weight = parts.get(0).unit().isWeight();
+    Measure.Kind kind = parts.get(0).unit().kind();
     Range total = Range.exactly(0);
     for (Part part : parts) {
-      if (part.unit().isWeight() != weight) {
+      if (part.unit().kind() != kind) {
         throw refuse("“" + text + "” mixes weight and volume. Give one of the two.");
       }
-      total = total.plus(part.count().times(part.unit().size(kitchen)));
+      Range unit = part.unit().range(kitchen);
+      total =
+          total.plus(new Range(part.count().low() * unit.low(), part.count().high() * unit.high()));
     }
     if (total.low() <= 0) {
       throw refuse("“" + text + "” is nothing at all. An amount is above zero.");
@@ -156,7 +176,7 @@ public final class MeasureReader {
     if (total.high() > LARGEST) {
       throw refuse("“" + text + "” is more than a tonne. Check the number and the unit.");
     }
-    return new Measure(weight ? Measure.Kind.WEIGHT : Measure.Kind.VOLUME, total, text);
+    return new Measure(kind, total, text);
   }
 
   /** Lower case, single spaces, fractions and number words written as figures. */
@@ -167,6 +187,7 @@ public final class MeasureReader {
       out.append(vulgar == null ? String.valueOf(c) : " " + vulgar + " ");
     }
     String spaced = out.toString().replace('⁄', '/').replace("and a half", "1/2");
+    spaced = spaced.replace("\"", " in").replace("″", " in");
     spaced = spaced.replaceAll("\\s+", " ").replaceAll("\\s*/\\s*", "/").strip();
     return WORD_PHRASES
         .matcher(spaced)
