@@ -13,6 +13,12 @@ package velvetcrock.core.materia;
  * @param keepsMonths months unopened, cool and dark
  * @param edible whether it may be eaten
  * @param allergen what a label must name, or empty
+ * @param hardness its part in the hardness of a balm; 0 for a liquid oil
+ * @param feel how it feels on the skin
+ * @param absorption how fast the skin takes it up: fast, medium or slow
+ * @param smell what it smells of by itself
+ * @param make raw or refined, as it is usually bought
+ * @param chosenFor what people choose it for
  * @param tint colour of the plain oil, as {@code #rrggbb}
  * @param source where the figures come from
  */
@@ -27,6 +33,12 @@ public record Carrier(
     int keepsMonths,
     boolean edible,
     String allergen,
+    double hardness,
+    String feel,
+    String absorption,
+    String smell,
+    String make,
+    String chosenFor,
     String tint,
     String source) {
 
@@ -35,6 +47,9 @@ public record Carrier(
 
   /** Room temperature for which figures without a temperature stand, °C. */
   public static final double ROOM_C = 20;
+
+  /** 0 °C in K. */
+  public static final double KELVIN = 273.15;
 
   /** A carrier that keeps no longer than this is short-lived, months. */
   public static final int SHORT_KEEPING_MONTHS = 8;
@@ -47,6 +62,30 @@ public record Carrier(
   /** Whether it is solid at a temperature. */
   public boolean solidAt(double celsius) {
     return celsius < meltsC;
+  }
+
+  /**
+   * Viscosity at a temperature: ln η = A + B/T through the values at 20 and 40 °C, mPa·s.
+   *
+   * @param celsius above absolute zero
+   */
+  public double viscosityAt(double celsius) {
+    return Math.exp(logViscosityAt(celsius));
+  }
+
+  /** Natural logarithm of the viscosity in mPa·s. */
+  public double logViscosityAt(double celsius) {
+    return viscosityIntercept() + viscositySlope() / (celsius + KELVIN);
+  }
+
+  /** B of ln η = A + B/T, K. */
+  public double viscositySlope() {
+    return Math.log(viscosity20 / viscosity40) / (1 / (20 + KELVIN) - 1 / (40 + KELVIN));
+  }
+
+  /** A of ln η = A + B/T. */
+  public double viscosityIntercept() {
+    return Math.log(viscosity20) - viscositySlope() / (20 + KELVIN);
   }
 
   /** Months that it keeps once opened: 12, or 6 for a short-lived one (typical). */

@@ -2,8 +2,10 @@ package velvetcrock.core.materia;
 
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import velvetcrock.core.Problem;
 import velvetcrock.core.Problems;
@@ -11,8 +13,8 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 
 /**
- * Everything that ships with the application: herbs, carriers, waxes, jars and bed densities, read
- * once from the files beside this class and checked row by row.
+ * Every thing that can be used, by kind and key: what ships with the application, read once from
+ * the files beside this class and checked row by row, and what a household has of its own.
  */
 public final class Catalogue {
   private static final double LOOSE_SHARE = 0.75;
@@ -23,6 +25,8 @@ public final class Catalogue {
   private final Map<String, Herb> herbs;
   private final Map<String, Carrier> carriers;
   private final Map<String, Wax> waxes;
+  private final Map<String, Powder> powders;
+  private final Map<String, EssentialOil> essentialOils;
   private final Map<String, Jar> jars;
   private final Map<Part, Map<Cut, Double>> beds;
 
@@ -35,6 +39,16 @@ public final class Catalogue {
             Catalogue.class, "carriers.csv", problems, CatalogueRows::carrier, Carrier::key);
     waxes =
         CatalogueFile.read(Catalogue.class, "waxes.csv", problems, CatalogueRows::wax, Wax::key);
+    powders =
+        CatalogueFile.read(
+            Catalogue.class, "powders.csv", problems, CatalogueRows::powder, Powder::key);
+    essentialOils =
+        CatalogueFile.read(
+            Catalogue.class,
+            "essential-oils.csv",
+            problems,
+            CatalogueRows::essentialOil,
+            EssentialOil::key);
     jars = CatalogueFile.read(Catalogue.class, "jars.csv", problems, CatalogueRows::jar, Jar::key);
     beds = beds(problems);
     if (!problems.none()) {
@@ -54,6 +68,28 @@ public final class Catalogue {
     return new Catalogue();
   }
 
+  private Catalogue(Catalogue shipped, Additions own) {
+    herbs = merged(shipped.herbs, own.herbs(), Herb::key);
+    carriers = merged(shipped.carriers, own.carriers(), Carrier::key);
+    waxes = merged(shipped.waxes, own.waxes(), Wax::key);
+    powders = merged(shipped.powders, own.powders(), Powder::key);
+    essentialOils = merged(shipped.essentialOils, own.essentialOils(), EssentialOil::key);
+    jars = merged(shipped.jars, own.jars(), Jar::key);
+    beds = shipped.beds;
+  }
+
+  /** This catalogue with what a household adds or knows better. */
+  public Catalogue with(Additions own) {
+    return new Catalogue(this, own);
+  }
+
+  private static <T> Map<String, T> merged(
+      Map<String, T> shipped, List<T> own, Function<T, String> key) {
+    Map<String, T> all = new LinkedHashMap<>(shipped);
+    own.forEach(thing -> all.put(key.apply(thing), thing));
+    return all;
+  }
+
   private static Map<Part, Map<Cut, Double>> beds(Problems problems) {
     Map<Part, Map<Cut, Double>> beds = new EnumMap<>(Part.class);
     CatalogueFile.read(
@@ -71,6 +107,16 @@ public final class Catalogue {
   /** All carriers, in the order of their file. */
   public Collection<Carrier> carriers() {
     return carriers.values();
+  }
+
+  /** All waxes, in the order of their file. */
+  public Collection<Wax> waxes() {
+    return waxes.values();
+  }
+
+  /** All essential oils, in the order of their file. */
+  public Collection<EssentialOil> essentialOils() {
+    return essentialOils.values();
   }
 
   /** All jar shapes, in the order of their file. */
@@ -103,6 +149,24 @@ public final class Catalogue {
    */
   public Wax wax(String key) {
     return found(waxes, "wax", key);
+  }
+
+  /**
+   * The powder of a key.
+   *
+   * @throws Refused at field {@code powder} if there is none
+   */
+  public Powder powder(String key) {
+    return found(powders, "powder", key);
+  }
+
+  /**
+   * The essential oil of a key.
+   *
+   * @throws Refused at field {@code oil} if there is none
+   */
+  public EssentialOil essentialOil(String key) {
+    return found(essentialOils, "oil", key);
   }
 
   /**
@@ -160,8 +224,14 @@ public final class Catalogue {
     T thing = map.get(key);
     if (thing == null) {
       throw new Refused(
-          List.of(new Problem(field, "“" + key + "” is no " + field + " of the catalogue.")));
+          List.of(
+              new Problem(
+                  field, "“" + shortened(key) + "” is no " + field + " of the catalogue.")));
     }
     return thing;
+  }
+
+  private static String shortened(String key) {
+    return key.length() <= 60 ? key : key.substring(0, 60) + "…";
   }
 }

@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
@@ -23,6 +25,10 @@ final class CatalogueRows {
         list(row, "parts").stream().map(p -> Part.valueOf(p.toUpperCase(Locale.ROOT))).toList(),
         within(row, "waterFresh", 0.3, 0.95),
         yesNo(row, "edible"),
+        choice(row, "bestState", HerbState.class),
+        choice(row, "draw", Drawing.class),
+        text(row, "why"),
+        range(row, "eachG"),
         colour(row, "tint"),
         colour(row, "fleck"),
         list(row, "cautions"),
@@ -41,6 +47,12 @@ final class CatalogueRows {
         (int) within(row, "keepsMonths", 1, 60),
         yesNo(row, "edible"),
         row.get("allergen"),
+        within(row, "hardness", 0, 100),
+        text(row, "feel"),
+        matching(row, "absorption", "fast|medium|slow"),
+        text(row, "smell"),
+        matching(row, "make", "raw|refined"),
+        text(row, "chosenFor"),
         colour(row, "tint"),
         text(row, "source"));
   }
@@ -50,9 +62,35 @@ final class CatalogueRows {
         key(row),
         text(row, "name"),
         within(row, "densitySolid", 0.8, 1.1),
+        within(row, "densityMelted", 0.7, 1.0),
         within(row, "pelletDensity", 0.3, 0.9),
         new Range(within(row, "pelletLow", 0.3, 0.9), within(row, "pelletHigh", 0.3, 0.9)),
         within(row, "meltsC", 30, 100),
+        within(row, "hardness", 10, 400),
+        text(row, "source"));
+  }
+
+  static Powder powder(CSVRecord row) {
+    return new Powder(
+        key(row),
+        text(row, "name"),
+        within(row, "bulkDensity", 0.1, 1.5),
+        new Range(within(row, "bulkLow", 0.1, 1.5), within(row, "bulkHigh", 0.1, 1.5)),
+        within(row, "hardness", 0, 100),
+        text(row, "source"));
+  }
+
+  static EssentialOil essentialOil(CSVRecord row) {
+    return new EssentialOil(
+        key(row),
+        text(row, "name"),
+        text(row, "botanical"),
+        percent(row, "ceiling"),
+        percent(row, "pregnancy"),
+        percent(row, "child2to6"),
+        percent(row, "child6to12"),
+        yesNo(row, "sun"),
+        list(row, "cautions"),
         text(row, "source"));
   }
 
@@ -70,6 +108,25 @@ final class CatalogueRows {
       densities.put(cut, within(row, cut.name().toLowerCase(Locale.ROOT), 0.02, 1.4));
     }
     return new Bed(Part.valueOf(text(row, "part").toUpperCase(Locale.ROOT)), densities);
+  }
+
+  private static <E extends Enum<E>> E choice(CSVRecord row, String column, Class<E> type) {
+    return Enum.valueOf(type, text(row, column).toUpperCase(Locale.ROOT));
+  }
+
+  private static Optional<Range> range(CSVRecord row, String column) {
+    String value = row.get(column);
+    if (value.isBlank()) {
+      return Optional.empty();
+    }
+    String[] ends = matching(row, column, "[0-9.]+-[0-9.]+").split("-");
+    return Optional.of(new Range(Double.parseDouble(ends[0]), Double.parseDouble(ends[1])));
+  }
+
+  private static OptionalDouble percent(CSVRecord row, String column) {
+    return row.get(column).isBlank()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(within(row, column, 0, 100));
   }
 
   private static String key(CSVRecord row) {

@@ -1,6 +1,8 @@
 package velvetcrock.core.materia;
 
 import java.util.List;
+import java.util.Optional;
+import velvetcrock.core.Range;
 
 /**
  * A herb of the catalogue.
@@ -11,6 +13,10 @@ import java.util.List;
  * @param parts parts in use, the best first
  * @param waterFresh water content fresh, wet basis, 0–1
  * @param edible whether an oil of it may be eaten
+ * @param bestState how it is best used
+ * @param drawing how it likes to be drawn
+ * @param why why so, in a sentence or two
+ * @param eachG what one piece weighs, g; empty where nobody counts them
  * @param tint colour that a pale oil usually takes, as {@code #rrggbb}
  * @param fleck colour of the herb itself, as {@code #rrggbb}
  * @param cautions codes of its cautions
@@ -23,6 +29,10 @@ public record Herb(
     List<Part> parts,
     double waterFresh,
     boolean edible,
+    HerbState bestState,
+    Drawing drawing,
+    String why,
+    Optional<Range> eachG,
     String tint,
     String fleck,
     List<String> cautions,

@@ -27,6 +27,8 @@ public final class CookWords {
           new Fraction(0.75, "¾"),
           new Fraction(1, ""));
 
+  private static final double NEAR_ENOUGH = 0.06;
+
   private CookWords() {}
 
   /**
@@ -37,9 +39,12 @@ public final class CookWords {
    */
   public static String of(double ml, Kitchen kitchen) {
     double cup = KitchenUnit.CUP.size(kitchen);
-    if (ml >= 0.22 * cup) {
+    if (ml >= 0.22 * cup && ml < cup) {
+      return partOfACup(ml, cup, KitchenUnit.TABLESPOON.size(kitchen));
+    }
+    if (ml >= cup) {
       String words = counted(ml / cup, OF_A_CUP, "");
-      return words + (words.equals("1") || ml < cup * 0.9 ? " cup" : " cups");
+      return words + (words.equals("1") ? " cup" : " cups");
     }
     double tablespoon = KitchenUnit.TABLESPOON.size(kitchen);
     double teaspoon = KitchenUnit.TEASPOON.size(kitchen);
@@ -47,6 +52,24 @@ public final class CookWords {
       return spoons(ml, tablespoon, teaspoon);
     }
     return counted(Math.max(0.25, ml / teaspoon), OF_A_SPOON, "0") + " tsp";
+  }
+
+  /** The nearest fraction of a cup where it is near enough; else the one below and tablespoons. */
+  private static String partOfACup(double ml, double cup, double tablespoon) {
+    String nearest = counted(ml / cup, OF_A_CUP, "");
+    Fraction below = OF_A_CUP.get(0);
+    for (Fraction fraction : OF_A_CUP) {
+      if (Math.abs(fraction.value() * cup / ml - 1) <= NEAR_ENOUGH) {
+        return nearest + " cup";
+      }
+      if (fraction.value() * cup <= ml) {
+        below = fraction;
+      }
+    }
+    long spoons = Math.round((ml - below.value() * cup) / tablespoon);
+    String spoonWords = spoons + " tbsp";
+    String both = below.value() == 0 ? spoonWords : below.sign() + " cup + " + spoonWords;
+    return spoons == 0 ? below.sign() + " cup" : both;
   }
 
   /**

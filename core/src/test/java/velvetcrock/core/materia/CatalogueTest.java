@@ -2,11 +2,16 @@ package velvetcrock.core.materia;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 
@@ -17,10 +22,13 @@ class CatalogueTest {
   void shipsEveryHerbAndCarrierThatIsPromised() {
     Set<String> herbs = catalogue.herbs().stream().map(Herb::key).collect(Collectors.toSet());
     assertThat(herbs)
-        .hasSizeGreaterThanOrEqualTo(43)
+        .hasSizeGreaterThanOrEqualTo(60)
         .contains(
             "yarrow", "comfrey-root", "st-johns-wort", "scots-pine-bud", "rosehip-shell", "garlic");
-    assertThat(catalogue.carriers()).hasSize(21);
+    assertThat(catalogue.carriers()).hasSize(23);
+    assertThat(catalogue.waxes()).hasSize(4);
+    assertThat(catalogue.essentialOils()).hasSizeGreaterThanOrEqualTo(20);
+    assertThat(catalogue.jars()).hasSize(12);
   }
 
   @Test
@@ -67,5 +75,39 @@ class CatalogueTest {
     assertThat(olive.densityAt(20)).isEqualTo(0.913);
     assertThat(olive.densityAt(40)).isLessThan(olive.densityAt(20));
     assertThat(catalogue.carrier("grapeseed").opensForMonths()).isEqualTo(6);
+  }
+
+  @Test
+  void everyHerbSaysHowItLikesToBeDrawnAndWhy() {
+    assertThat(catalogue.herb("calendula").drawing()).isEqualTo(Drawing.WARM);
+    assertThat(catalogue.herb("calendula").why()).contains("resin");
+    assertThat(catalogue.herb("st-johns-wort").bestState()).isEqualTo(HerbState.WILTED);
+    assertThat(catalogue.herb("rose").drawing().ceilingC()).isEqualTo(60);
+    assertThat(catalogue.herb("cinnamon").eachG()).hasValue(new Range(3, 6));
+    assertThat(catalogue.herb("yarrow").eachG()).isEmpty();
+  }
+
+  @Test
+  void aHouseholdAddsItsOwnAndOverridesAFigure() {
+    Carrier shipped = catalogue.carrier("olive");
+    Jar crock = new Jar("crock", "Grandmother’s crock", 2400, 160);
+    Wax own = new Wax("beeswax", "Our wax", 0.96, 0.83, 0.5, new Range(0.4, 0.6), 63, 94, "tested");
+
+    Catalogue ours =
+        catalogue.with(
+            new Additions(
+                List.of(), List.of(), List.of(own), List.of(), List.of(), List.of(crock)));
+
+    assertThat(ours.jar("crock")).isEqualTo(crock);
+    assertThat(ours.wax("beeswax").hardness()).isEqualTo(94);
+    assertThat(ours.carrier("olive")).isEqualTo(shipped);
+    assertThat(catalogue.wax("beeswax").hardness()).isEqualTo(100);
+    assertThatThrownBy(() -> catalogue.jar("crock")).isInstanceOf(Refused.class);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"olive, 20, 84", "olive, 40, 39", "castor, 20, 986", "shea, 40, 40"})
+  void viscosityRunsThroughItsTwoKnownValues(String key, double celsius, double mPas) {
+    assertThat(catalogue.carrier(key).viscosityAt(celsius)).isCloseTo(mPas, within(1e-9 * mPas));
   }
 }
