@@ -22,9 +22,17 @@ class HouseRulesTest {
           .layer("caution")
           .definedBy("velvetcrock.core.caution")
           .layer("reckonings")
-          .definedBy("velvetcrock.core.yield", "velvetcrock.core.keeping")
-          .layer("charge and heat")
-          .definedBy("velvetcrock.core.charge", "velvetcrock.core.heat")
+          .definedBy(
+              "velvetcrock.core.yield",
+              "velvetcrock.core.keeping",
+              "velvetcrock.core.extraction",
+              "velvetcrock.core.pot")
+          .layer("what goes in")
+          .definedBy(
+              "velvetcrock.core.charge",
+              "velvetcrock.core.heat",
+              "velvetcrock.core.moisture",
+              "velvetcrock.core.spirit")
           .layer("materia")
           .definedBy("velvetcrock.core.materia")
           .layer("measure")
@@ -37,7 +45,7 @@ class HouseRulesTest {
           .mayOnlyBeAccessedByLayers("log", "plan")
           .whereLayer("reckonings")
           .mayOnlyBeAccessedByLayers("caution", "log", "plan")
-          .whereLayer("charge and heat")
+          .whereLayer("what goes in")
           .mayOnlyBeAccessedByLayers("reckonings", "caution", "log", "plan");
 
   @ArchTest

@@ -2,6 +2,7 @@ package velvetcrock.core.heat;
 
 import java.util.List;
 import velvetcrock.core.Problems;
+import velvetcrock.core.measure.Temperatures;
 
 /**
  * A course of temperature, linear between its points.
@@ -9,8 +10,10 @@ import velvetcrock.core.Problems;
  * @param points in order of time; may be empty, which covers no time at all
  */
 public record Trace(List<Point> points) {
-  private static final double COLDEST_C = -60;
-  private static final double HOTTEST_C = 400;
+  private static final double COLDEST_C = Temperatures.COLDEST_C;
+  private static final double HOTTEST_C = Temperatures.HOTTEST_C;
+  private static final double LONGEST_HOURS = 24 * 366 * 100;
+  private static final int MOST_PROBLEMS = 20;
 
   /**
    * One reading.
@@ -29,18 +32,40 @@ public record Trace(List<Point> points) {
   public Trace {
     points = List.copyOf(points);
     Problems problems = new Problems();
-    for (int i = 0; i < points.size(); i++) {
+    double before = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < points.size() && problems.found().size() < MOST_PROBLEMS; i++) {
       Point point = points.get(i);
-      problems.require(
-          point.celsius() >= COLDEST_C && point.celsius() <= HOTTEST_C,
-          "trace[" + i + "].celsius",
-          "A temperature is between −60 and 400 °C; " + point.celsius() + " was read.");
-      problems.require(
-          Double.isFinite(point.hours()) && (i == 0 || point.hours() > points.get(i - 1).hours()),
-          "trace[" + i + "].hours",
-          "Times go forward, each once; " + point.hours() + " h was read.");
+      if (!(point.celsius() >= COLDEST_C && point.celsius() <= HOTTEST_C)) {
+        problems.add(
+            "trace[" + i + "].celsius",
+            "A temperature is between −60 and 400 °C; " + point.celsius() + " was read.");
+      }
+      if (!(Math.abs(point.hours()) <= LONGEST_HOURS && point.hours() > before)) {
+        problems.add(
+            "trace[" + i + "].hours",
+            "Times go forward, each once, for at most a century; "
+                + point.hours()
+                + " h was read.");
+      }
+      before = point.hours();
     }
     problems.refuseIfAny();
+  }
+
+  /** A steady temperature for so many hours. */
+  public static Trace steady(double celsius, double hours) {
+    return new Trace(List.of(new Point(0, celsius), new Point(hours, celsius)));
+  }
+
+  /** The same course so many degrees warmer. */
+  public Trace warmerBy(double celsius) {
+    return new Trace(
+        points.stream().map(p -> new Point(p.hours(), p.celsius() + celsius)).toList());
+  }
+
+  /** Its lowest temperature, °C; the highest double where it has no point. */
+  public double coldestC() {
+    return points.stream().mapToDouble(Point::celsius).min().orElse(Double.MAX_VALUE);
   }
 
   /** A trace that covers no time. */
