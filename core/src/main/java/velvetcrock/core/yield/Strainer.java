@@ -21,23 +21,28 @@ public final class Strainer {
   private static final double POWDER = 1.25;
   private static final double FILM_ML = 3;
   private static final double FILM_SHARE = 0.01;
-
-  /**
-   * Half the 80 % range of r without own experience, as a share of r: 1.28·s·√(1 + 1/3) with s =
-   * 0.25·r.
-   */
-  private static final double RANGE_SHARE = 1.28 * 0.25 * Math.sqrt(1 + 1 / 3.0);
+  private static final String FILM_WORDS = "3 ml and 1 % of the oil on vessels and filter";
 
   private Strainer() {}
+
+  /** Predicts what comes out without experience of one's own. */
+  public static Yield predict(double oilMl, List<HerbPortion> herbs, Expression expression) {
+    return predict(oilMl, herbs, expression, List.of());
+  }
 
   /**
    * Predicts what comes out.
    *
    * @param oilMl oil in the jar with all top-ups, ml, above 0
    * @param herbs the herbs in it
+   * @param experience what the household's own batches showed; used from the first on
    * @throws velvetcrock.core.Refused at {@code oilMl} or {@code herbs}
    */
-  public static Yield predict(double oilMl, List<HerbPortion> herbs, Expression expression) {
+  public static Yield predict(
+      double oilMl,
+      List<HerbPortion> herbs,
+      Expression expression,
+      List<Retention.Own> experience) {
     Problems problems = new Problems();
     problems.require(
         oilMl > 0 && oilMl <= 100_000, "oilMl", "The oil is above 0 and at most 100 l.");
@@ -46,28 +51,27 @@ public final class Strainer {
 
     Reckoning.Writer lines = Reckoning.writer();
     double kept = 0;
+    Range keptRange = Range.exactly(0);
     for (HerbPortion herb : herbs) {
-      double perG = expression.keptMlPerG() * factor(herb);
+      Retention retention = Retention.of(herb.part(), expression, experience);
+      double perG = retention.mlPerG() * factor(herb);
+      String learned =
+          retention.batches() == 0 ? "" : ", learned from " + retention.batches() + " of your own";
       kept +=
           lines.line(
               "Kept by the marc of " + herb.herb().name(),
-              plain(herb.dryMatterG()) + " g of dry matter × " + plain(perG) + " ml/g",
+              plain(herb.dryMatterG()) + " g of dry matter × " + plain(perG) + " ml/g" + learned,
               herb.dryMatterG() * perG,
               "ml",
               Standing.TYPICAL);
+      keptRange = keptRange.plus(retention.range().times(factor(herb) * herb.dryMatterG()));
     }
-    double film =
-        lines.line(
-            "Film",
-            "3 ml and 1 % of " + plain(oilMl) + " ml on vessels and filter",
-            FILM_ML + FILM_SHARE * oilMl,
-            "ml",
-            Standing.TYPICAL);
+    double film = lines.line("Film", FILM_WORDS, filmMl(oilMl), "ml", Standing.TYPICAL);
     double yield = Math.max(0, oilMl - kept - film);
     Range range =
         Range.between(
-            Math.max(0, yield - kept * RANGE_SHARE),
-            Math.min(oilMl, Math.max(0, oilMl - kept * (1 - RANGE_SHARE) - film)));
+            Math.max(0, oilMl - keptRange.high() - film),
+            Math.max(0, oilMl - keptRange.low() - film));
     lines.line(
         "Comes out",
         plain(oilMl)
@@ -80,6 +84,35 @@ public final class Strainer {
         "ml",
         Standing.ESTIMATE);
     return new Yield(yield, range, kept, film, lines.done());
+  }
+
+  /**
+   * What a straining teaches: the oil that stayed, less the film, per g of dry matter as cut herb
+   * would have kept it.
+   *
+   * @param oilMl oil that was in the jar, ml
+   * @param cameOutMl oil that came out, ml, not above it
+   * @return one entry for every part in the jar; none below nothing
+   * @throws velvetcrock.core.Refused at {@code cameOutMl}
+   */
+  public static List<Retention.Own> learn(
+      double oilMl, double cameOutMl, List<HerbPortion> herbs, Expression expression) {
+    Problems problems = new Problems();
+    problems.require(
+        cameOutMl >= 0 && cameOutMl <= oilMl, "cameOutMl", "No more comes out than was in it.");
+    problems.refuseIfAny();
+
+    double weighed = herbs.stream().mapToDouble(h -> h.dryMatterG() * factor(h)).sum();
+    double mlPerG = Math.max(0, oilMl - cameOutMl - filmMl(oilMl)) / weighed;
+    return herbs.stream()
+        .map(HerbPortion::part)
+        .distinct()
+        .map(part -> new Retention.Own(part, expression, mlPerG))
+        .toList();
+  }
+
+  private static double filmMl(double oilMl) {
+    return FILM_ML + FILM_SHARE * oilMl;
   }
 
   private static double factor(HerbPortion herb) {
