@@ -6,7 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.keeping.Keeping;
@@ -14,18 +16,30 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.CatalogueFile;
-import velvetcrock.core.materia.HerbState;
 
 /** The cautions that ship with the application and the rules that choose among them. */
 public final class Cautions {
   private final Map<String, Caution> byCode;
+  private final List<Rule> rules;
 
-  private Cautions(Map<String, Caution> byCode) {
+  /** When a caution is due; the words are those of {@code rules.csv}. */
+  private record Rule(String purpose, String fact, String and, String code) {
+    boolean holds(Purpose of, Set<String> facts) {
+      return (purpose.equals("any")
+              || purpose.equals("outside") && of != Purpose.KITCHEN
+              || purpose.equalsIgnoreCase(of.name()))
+          && facts.contains(fact)
+          && (and.isEmpty() || facts.contains(and));
+    }
+  }
+
+  private Cautions(Map<String, Caution> byCode, List<Rule> rules) {
     this.byCode = byCode;
+    this.rules = rules;
   }
 
   /**
-   * Reads the shipped cautions.
+   * Reads the shipped cautions and rules.
    *
    * @throws IllegalStateException naming every line that cannot be true
    */
@@ -43,10 +57,35 @@ public final class Cautions {
                     row.get("text"),
                     row.get("turnTo")),
             Caution::code);
+    Collection<Rule> rules =
+        CatalogueFile.read(
+                Cautions.class,
+                "rules.csv",
+                problems,
+                row ->
+                    rule(
+                        row.get("purpose"),
+                        row.get("fact"),
+                        row.get("and"),
+                        row.get("code"),
+                        byCode),
+                Rule::toString)
+            .values();
     if (!problems.none()) {
       throw new IllegalStateException(problems.found().toString());
     }
-    return new Cautions(byCode);
+    return new Cautions(byCode, List.copyOf(rules));
+  }
+
+  private static Rule rule(
+      String purpose, String fact, String and, String code, Map<String, Caution> byCode) {
+    if (!byCode.containsKey(code)) {
+      throw new Refused("code", "No caution has the code “" + code + "”.");
+    }
+    if (!purpose.equals("any") && !purpose.equals("outside")) {
+      Purpose.valueOf(purpose.toUpperCase(Locale.ROOT));
+    }
+    return new Rule(purpose, fact, and, code);
   }
 
   /**
@@ -71,6 +110,13 @@ public final class Cautions {
         .toList();
   }
 
+  /** What to say while something is planned: the rules that hold, worst first. */
+  public List<Caution> forPlan(Situation situation) {
+    List<String> codes = due(situation.purpose(), Facts.of(situation));
+    codes.addAll(forContents(situation.order()));
+    return of(codes);
+  }
+
   /**
    * What to say while a charge is planned.
    *
@@ -79,42 +125,22 @@ public final class Cautions {
    */
   public List<Caution> forCharge(
       ChargeOrder order, Charge charge, Use use, Light light, double infusesAtC) {
-    List<String> codes = new ArrayList<>();
-    if (order.carriers().shares().stream().anyMatch(s -> s.carrier().solidAt(infusesAtC))) {
-      codes.add("solid-carrier");
-    }
-    if (!charge.covers()) {
-      codes.add("not-covered");
-    }
-    charge
-        .levels()
-        .ifPresent(
-            levels -> {
-              if (!levels.fits()) {
-                codes.add("too-full");
-              }
-              if (charge.covers() && levels.coverMm() < ChargeOrder.THIN_COVER_MM) {
-                codes.add("thin-cover");
-              }
-            });
-    if (charge.waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT) {
-      codes.add("free-water");
-    }
-    if (light == Light.WINDOW) {
-      codes.add("window-light");
-    }
-    codes.addAll(forUse(order, use));
-    codes.addAll(forContents(order));
-    return of(codes);
+    return forPlan(new Situation(order, charge, Purpose.of(use), light, infusesAtC, Set.of()));
   }
 
   /** What a finished oil's label has to say. */
   public List<Caution> forBottle(ChargeOrder order, Use use) {
     List<String> codes = new ArrayList<>(forContents(order));
     if (use == Use.KITCHEN) {
-      codes.addAll(forUse(order, use));
+      codes.addAll(due(Purpose.KITCHEN, Facts.ofContents(order)));
     }
     return of(codes);
+  }
+
+  private List<String> due(Purpose purpose, Set<String> facts) {
+    List<String> codes = new ArrayList<>();
+    rules.stream().filter(r -> r.holds(purpose, facts)).map(Rule::code).forEach(codes::add);
+    return codes;
   }
 
   /** What a best-before has to be told with. */
@@ -132,23 +158,6 @@ public final class Cautions {
     }
     codes.add(use == Use.SKIN ? "patch-test" : "home-preparation");
     return of(codes);
-  }
-
-  private static List<String> forUse(ChargeOrder order, Use use) {
-    if (use == Use.SKIN) {
-      return List.of("patch-test", "latex", "home-preparation");
-    }
-    List<String> codes = new ArrayList<>();
-    boolean wet = order.herbs().stream().anyMatch(h -> h.state() != HerbState.DRIED);
-    codes.add(wet ? "botulism" : "kitchen-dried");
-    if (order.herbs().stream().anyMatch(h -> !h.herb().edible())) {
-      codes.add("not-edible-herb");
-    }
-    if (order.carriers().shares().stream().anyMatch(s -> !s.carrier().edible())) {
-      codes.add("not-edible-carrier");
-    }
-    codes.add("home-preparation");
-    return codes;
   }
 
   private static List<String> forContents(ChargeOrder order) {

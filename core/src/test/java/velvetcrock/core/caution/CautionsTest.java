@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
@@ -52,5 +56,105 @@ class CautionsTest {
         .contains("daisy-family", "tree-nut", "window-light", "patch-test");
     assertThat(codes("yarrow", HerbState.DRIED, "jojoba", Use.KITCHEN, Light.DARK))
         .contains("not-edible-herb", "not-edible-carrier", "kitchen-dried");
+  }
+
+  private List<String> planned(
+      String herb, HerbState state, Purpose purpose, double celsius, Addition... with) {
+    var thing = CATALOGUE.herb(herb);
+    ChargeOrder order =
+        new ChargeOrder(
+            List.of(HerbPortion.usual(thing, thing.bestPart(), Cut.CUT, state, 20)),
+            CarrierBlend.of(CATALOGUE.carrier("olive")),
+            new Ratio.WeightToVolume(12),
+            Optional.empty(),
+            12);
+    var charge = new Charger(CATALOGUE).reckon(order);
+    return cautions
+        .forPlan(new Situation(order, charge, purpose, Light.DARK, celsius, Set.of(with)))
+        .stream()
+        .map(Caution::code)
+        .toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "comfrey, PREGNANCY, comfrey-never",
+    "comfrey, NURSING, comfrey-never",
+    "comfrey, BABY, comfrey-never",
+    "comfrey, KITCHEN, comfrey-never",
+    "mugwort, PREGNANCY, pregnancy-stop",
+    "yarrow, PREGNANCY, pregnancy-ask",
+    "cayenne, CHILD, hot-child",
+    "cayenne, FACE, hot-tender",
+    "arnica, LIPS, arnica-never",
+    "yarrow, LIPS, lips-swallowed",
+    "yarrow, INTIMATE, intimate",
+    "yarrow, MASSAGE, massage-slippery",
+    "yarrow, NURSING, nursing-wash",
+    "yarrow, HAIR, patch-test",
+    "yarrow, KITCHEN, not-edible-herb"
+  })
+  void whoAndWhatItIsForDecides(String herb, Purpose purpose, String code) {
+    assertThat(planned(herb, HerbState.DRIED, purpose, 20)).contains(code);
+    assertThat(planned(herb, HerbState.DRIED, purpose, 20)).doesNotHaveDuplicates();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "30, 'hot-oil|frying|bath-near-boiling|too-hot-for-herb', ''",
+    "65, 'frying|bath-near-boiling', 'hot-oil|too-hot-for-herb'",
+    "95, frying, 'hot-oil|bath-near-boiling'",
+    "120, 'x', 'hot-oil|bath-near-boiling|frying'"
+  })
+  void heatIsCautionedByItsDegree(double celsius, String not, String due) {
+    List<String> codes = planned("rose", HerbState.DRIED, Purpose.SKIN, celsius);
+
+    assertThat(codes).doesNotContain(not.split("\\|"));
+    if (!due.isEmpty()) {
+      assertThat(codes).contains(due.split("\\|"));
+    }
+  }
+
+  @Test
+  void spiritBringsFireAndAWeakOneWaterToo() {
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.SKIN, 30, Addition.SPIRIT))
+        .contains("spirit-fire")
+        .doesNotContain("spirit-weak");
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.SKIN, 30, Addition.WEAK_SPIRIT))
+        .contains("spirit-fire", "spirit-weak");
+    assertThat(cautions.of("spirit-fire").level()).isEqualTo(Caution.Level.STOP);
+  }
+
+  @Test
+  void aFreshHerbIsStoppedColdAndAskedToBeDrivenDryOnTheHeat() {
+    assertThat(planned("chickweed", HerbState.FRESH, Purpose.SKIN, 20)).contains("fresh-cold");
+    assertThat(planned("chickweed", HerbState.FRESH, Purpose.SKIN, 43))
+        .contains("drive-dry")
+        .doesNotContain("fresh-cold");
+  }
+
+  @Test
+  void essentialOilsAreNoneForBabiesAndNotForIntimateSkin() {
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.BABY, 20, Addition.ESSENTIAL_OIL))
+        .startsWith("essential-under-two");
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.INTIMATE, 20, Addition.ESSENTIAL_OIL))
+        .startsWith("intimate-essential");
+  }
+
+  @Test
+  void leatheryIsNotDry() {
+    var yarrow = CATALOGUE.herb("yarrow");
+    ChargeOrder order =
+        new ChargeOrder(
+            List.of(new HerbPortion(yarrow, yarrow.bestPart(), Cut.CUT, HerbState.DRIED, 20, 0.15)),
+            CarrierBlend.of(CATALOGUE.carrier("olive")),
+            new Ratio.WeightToVolume(12),
+            Optional.empty(),
+            12);
+    var charge = new Charger(CATALOGUE).reckon(order);
+
+    assertThat(cautions.forCharge(order, charge, Use.SKIN, Light.DARK, 20))
+        .extracting(Caution::code)
+        .contains("leathery", "free-water");
   }
 }

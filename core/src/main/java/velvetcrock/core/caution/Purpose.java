@@ -1,0 +1,39 @@
+package velvetcrock.core.caution;
+
+import velvetcrock.core.keeping.Use;
+
+/** What an oil or pot is for, as far as cautions go. */
+public enum Purpose {
+  /** The skin in general. */
+  SKIN,
+  /** The face. */
+  FACE,
+  /** Lips, from which it is swallowed. */
+  LIPS,
+  /** Hair and scalp. */
+  HAIR,
+  /** Massage of large areas. */
+  MASSAGE,
+  /** Intimate skin. */
+  INTIMATE,
+  /** A nursing mother. */
+  NURSING,
+  /** A child under two. */
+  BABY,
+  /** A child from two to twelve. */
+  CHILD,
+  /** Pregnancy. */
+  PREGNANCY,
+  /** Eating. */
+  KITCHEN;
+
+  /** How it counts in keeping: for eating or for the skin. */
+  public Use use() {
+    return this == KITCHEN ? Use.KITCHEN : Use.SKIN;
+  }
+
+  /** The purpose that a use stands for where nothing more is known. */
+  public static Purpose of(Use use) {
+    return use == Use.KITCHEN ? KITCHEN : SKIN;
+  }
+}
