@@ -1,0 +1,263 @@
+package velvetcrock.core.plan;
+
+import static velvetcrock.core.Figures.plain;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.Refused;
+import velvetcrock.core.Standing;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.caution.Situation;
+import velvetcrock.core.caution.Situation.Addition;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.extraction.Agitation;
+import velvetcrock.core.extraction.Pull;
+import velvetcrock.core.heat.Trace;
+import velvetcrock.core.keeping.InfusingLeg;
+import velvetcrock.core.keeping.Keeper;
+import velvetcrock.core.keeping.KeepingOrder;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Strainer;
+
+/**
+ * The ways to what is wanted, side by side: worked back from the day, with what each pulls, what
+ * keeping it spends, and what work it is.
+ *
+ * @param needOilMl infused oil that it takes, ml
+ * @param ways in the order asked for
+ */
+public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) {
+  private static final Store STORE =
+      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
+  private static final String HARDENS_TINS = "beeswax";
+  private static final double HOURS_PER_DAY = 24;
+  private static final double WARM_START_C = 43;
+  private static final double WARM_START_HOURS = 0.75;
+  private static final double SETTLES_HOURS = 12;
+  private static final int CHARGING_MINUTES = 20;
+  private static final int STRAINING_MINUTES = 30;
+  private static final int SPIRIT_MINUTES = 20;
+  private static final int CLOSE_ENOUGH_STEPS = 60;
+
+  /**
+   * Compares.
+   *
+   * @throws Refused at {@code herb} or {@code carriers[i].carrier} for eating what is not eaten, at
+   *     {@code oilPerHerb} where the herb would drink it all, at {@code carriers} where a date
+   *     makes no sense
+   */
+  public static Comparison of(PlanOrder order, Catalogue catalogue, Cautions cautions) {
+    Problems problems = new Problems();
+    problems.require(
+        order.purpose() != Purpose.KITCHEN || order.herb().edible(),
+        "herb",
+        order.herb().name() + " is not a herb for eating.");
+    problems.refuseIfAny();
+    return new Comparing(order, catalogue, cautions).compare();
+  }
+
+  private record Comparing(PlanOrder order, Catalogue catalogue, Cautions cautions) {
+    Comparison compare() {
+      CarrierBlend carriers =
+          new CarrierBlend(
+              order.carriers().stream()
+                  .map(c -> new CarrierBlend.Share(c.carrier(), c.share()))
+                  .toList());
+      Reckoning.Writer lines = Reckoning.writer();
+      double need = order.want().oilMl(carriers, catalogue.wax(HARDENS_TINS), lines);
+      double ratio = ratio(carriers, lines);
+      double oilMl =
+          lines.line(
+              "Oil to charge",
+              "so that " + plain(need) + " ml come out of the cloth",
+              oilToCharge(need, ratio),
+              "ml",
+              Standing.ESTIMATE);
+      double herbG =
+          lines.line(
+              "Herb to charge",
+              plain(oilMl) + " ml ÷ " + plain(ratio),
+              oilMl / ratio,
+              "g",
+              Standing.ESTIMATE);
+      ChargeOrder charge = charge(carriers, herbG, new Ratio.Oil(oilMl));
+      Charge reckoned = new Charger(catalogue).reckon(charge);
+      List<Way> ways = order.methods().stream().map(m -> way(m, charge, reckoned)).toList();
+      return new Comparison(need, ways, lines.done());
+    }
+
+    private ChargeOrder charge(CarrierBlend carriers, double herbG, Ratio ratio) {
+      return new ChargeOrder(
+          List.of(HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), herbG)),
+          carriers,
+          ratio,
+          Optional.empty(),
+          ChargeOrder.USUAL_COVER_MM);
+    }
+
+    private double ratio(CarrierBlend carriers, Reckoning.Writer lines) {
+      double covering =
+          new Charger(catalogue)
+              .defaultOilPerHerb(
+                  charge(carriers, 100, new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB)));
+      return order.oilPerHerb().isPresent()
+          ? lines.line(
+              "Ratio 1:", "as asked", order.oilPerHerb().getAsDouble(), "ml/g", Standing.STANDARD)
+          : lines.line(
+              "Ratio 1:", "the least that fills the bed", covering, "ml/g", Standing.TYPICAL);
+    }
+
+    /** The yield grows with the charge without a bend worth a formula: halve towards it. */
+    private double oilToCharge(double need, double ratio) {
+      double low = need;
+      double high = need * 2 + 10;
+      while (yieldMl(high, ratio) < need) {
+        high *= 2;
+        if (high > 100_000) {
+          throw new Refused(
+              "oilPerHerb", "At this ratio the herb keeps nearly all the oil. Take more oil.");
+        }
+      }
+      for (int i = 0; i < CLOSE_ENOUGH_STEPS; i++) {
+        double middle = (low + high) / 2;
+        if (yieldMl(middle, ratio) < need) {
+          low = middle;
+        } else {
+          high = middle;
+        }
+      }
+      return high;
+    }
+
+    private double yieldMl(double oilMl, double ratio) {
+      HerbPortion herb =
+          HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), oilMl / ratio);
+      Expression expression =
+          order.state() == HerbState.DRIED ? Expression.SQUEEZE : Expression.DRIP;
+      return Strainer.predict(oilMl, List.of(herb), expression).yieldMl();
+    }
+
+    private Way way(Method method, ChargeOrder charge, Charge reckoned) {
+      long available = Math.max(0, ChronoUnit.DAYS.between(order.today(), order.by()));
+      double hours = hours(method, available * HOURS_PER_DAY - SETTLES_HOURS);
+      int days = (int) Math.ceil((hours + SETTLES_HOURS) / HOURS_PER_DAY);
+      LocalDate latestStart = order.by().minusDays(days);
+      LocalDate start = latestStart.isBefore(order.today()) ? order.today() : latestStart;
+      LocalDate ready = start.plusDays(days);
+      Trace trace = trace(method, hours);
+      boolean solid = trace.coldestC() < charge.carriers().meltedAboveC();
+      double pull =
+          solid
+              ? 0
+              : Pull.of(
+                      List.of(new Pull.Leg(trace, agitation(method))),
+                      charge.carriers(),
+                      order.cut(),
+                      method == Method.SPIRIT)
+                  .pull();
+      Light light = method == Method.SOLAR ? Light.WINDOW : Light.DARK;
+      InfusingLeg leg = new InfusingLeg("drawing", hours, trace, light);
+      int checks = checks(method, hours);
+      return new Way(
+          method,
+          charge.herbMassG(),
+          reckoned.oilMl(),
+          start,
+          ready,
+          !ready.isAfter(order.by()),
+          hours,
+          pull,
+          leg.spentDays(),
+          bestBefore(method, start, ready, leg),
+          CHARGING_MINUTES
+              + STRAINING_MINUTES
+              + (method == Method.SPIRIT ? SPIRIT_MINUTES : 0)
+              + checks * (method.heated() ? 2 : 1),
+          checks,
+          cautions(method, charge, reckoned, light));
+    }
+
+    private LocalDate bestBefore(Method method, LocalDate start, LocalDate ready, InfusingLeg leg) {
+      boolean wet = order.state() != HerbState.DRIED && !method.heated();
+      return Keeper.reckon(
+              new KeepingOrder(
+                  start,
+                  ready,
+                  order.carriers(),
+                  order.state(),
+                  wet,
+                  order.purpose().use(),
+                  List.of(leg),
+                  List.of(),
+                  order.purpose().use() == Use.KITCHEN ? STORE.in(Store.Place.FRIDGE) : STORE))
+          .bestBefore();
+    }
+
+    private List<Caution> cautions(
+        Method method, ChargeOrder charge, Charge reckoned, Light light) {
+      Set<Addition> additions =
+          method == Method.SPIRIT ? Set.of(Addition.SPIRIT) : Set.<Addition>of();
+      return cautions.forPlan(
+          new Situation(charge, reckoned, order.purpose(), light, method.celsius(), additions));
+    }
+
+    /** As long as usual; less, down to the earliest, where there is less time. */
+    private static double hours(Method method, double availableHours) {
+      return availableHours >= method.usualHours() || availableHours < method.earliestHours()
+          ? method.usualHours()
+          : availableHours;
+    }
+
+    private static Trace trace(Method method, double hours) {
+      if (method != Method.TWO_STAGE) {
+        return Trace.steady(method.celsius(), hours);
+      }
+      return new Trace(
+          List.of(
+              new Trace.Point(0, WARM_START_C),
+              new Trace.Point(WARM_START_HOURS, WARM_START_C),
+              new Trace.Point(WARM_START_HOURS + 1, method.celsius()),
+              new Trace.Point(hours, method.celsius())));
+    }
+
+    private static Agitation agitation(Method method) {
+      return switch (method) {
+        case COLD, TWO_STAGE -> Agitation.DAILY;
+        case SOLAR, SPIRIT, SIMMER -> Agitation.SEVERAL;
+        case WARM -> Agitation.WEEKLY;
+        case CROCK, OVEN -> Agitation.NONE;
+      };
+    }
+
+    /** Shakings of a jar, looks at a pot (practice). */
+    private static int checks(Method method, double hours) {
+      double days = hours / HOURS_PER_DAY;
+      return switch (method) {
+        case COLD, TWO_STAGE -> (int) Math.round(Math.min(7, days) + Math.max(0, days - 7) / 3);
+        case SOLAR -> (int) Math.round(days * 2);
+        case SPIRIT -> (int) Math.round(days * 3);
+        case WARM, OVEN -> (int) Math.ceil(hours * 2);
+        case CROCK -> (int) Math.ceil(hours / 4);
+        case SIMMER -> (int) Math.ceil(hours * 4);
+      };
+    }
+  }
+}
