@@ -1,6 +1,7 @@
 package velvetcrock.api;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -109,4 +110,117 @@ final class Answers {
       List<Gain> lengthen,
       List<Line> reckoning,
       List<CautionOut> cautions) {}
+
+  record Explanation(String code, String text) {}
+
+  record CrossCheck(
+      boolean agrees,
+      double statedMassG,
+      double impliedMassLowG,
+      double impliedMassHighG,
+      List<Explanation> explanations,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Moisture(
+      double dryMatterG,
+      double waterG,
+      double targetMassG,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Drying(
+      List<Double> fractions,
+      double k,
+      double n,
+      double hoursLeft,
+      double hoursLeftLow,
+      double hoursLeftHigh,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Rest(double earliest, double usual, double latest) {}
+
+  record Spirit(
+      double spiritMassG,
+      double spiritMl,
+      double ethanolMassG,
+      double waterMassG,
+      double waterPercentOfOil,
+      double mustLeaveG,
+      Rest restHours,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Excursion(Instant from, Instant to, double peakC) {}
+
+  record Heat(
+      double ageingHours,
+      double hours,
+      double inBandFraction,
+      double underHours,
+      double overHours,
+      double aboveCeilingMinutes,
+      double peakC,
+      double meanKineticC,
+      double gapMinutes,
+      List<Excursion> excursions,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record Extraction(
+      double pull, double low, double high, List<Line> reckoning, List<CautionOut> cautions) {}
+
+  record Balance(
+      double inG,
+      double outG,
+      double unaccountedG,
+      boolean closes,
+      List<String> causes,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record PartOut(String key, double massG, double percent) {}
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Formula(
+      double massG,
+      double hardness,
+      double targetHardness,
+      double addG,
+      @Nullable String addWhat,
+      double densityGPerMl,
+      double volumeMl,
+      List<String> meltOrder,
+      List<PartOut> parts,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record EachOil(String oil, double percent, double ceilingPercent, boolean ok) {}
+
+  record Drops(
+      double percent,
+      double ceilingPercent,
+      boolean ok,
+      List<EachOil> each,
+      int mostDrops,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
+
+  record WayTo(
+      String method,
+      double herbMassG,
+      double oilMl,
+      LocalDate startOn,
+      LocalDate readyOn,
+      boolean inTime,
+      double pull,
+      double keepingSpentDays,
+      LocalDate bestBefore,
+      int handsOnMinutes,
+      int checks,
+      List<CautionOut> cautions) {}
+
+  record Plan(
+      double needOilMl, List<WayTo> ways, List<Line> reckoning, List<CautionOut> cautions) {}
 }

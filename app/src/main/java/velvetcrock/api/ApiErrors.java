@@ -11,6 +11,8 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import velvetcrock.core.Problem;
 import velvetcrock.core.Refused;
@@ -33,16 +35,32 @@ class ApiErrors {
 
   @ExceptionHandler(HttpMessageNotReadableException.class)
   ProblemDetail unreadable(HttpMessageNotReadableException e) {
-    if (e.getCause() instanceof UnrecognizedPropertyException unknown) {
-      String field =
-          unknown.getPath().stream()
-              .map(
-                  r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
-              .collect(Collectors.joining("."));
-      return unprocessable(List.of(new Problem(field, "Nothing of this name is known here.")));
+    ProblemDetail detail =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.BAD_REQUEST,
+            "This is not JSON of the kind that is expected here; see /api.");
+    if (e.getCause() instanceof DatabindException mapping && !mapping.getPath().isEmpty()) {
+      String field = path(mapping);
+      if (mapping instanceof UnrecognizedPropertyException) {
+        return unprocessable(List.of(new Problem(field, "Nothing of this name is known here.")));
+      }
+      detail.setProperty(
+          "errors", List.of(Map.of("field", field, "message", "Not of the kind expected.")));
     }
-    return ProblemDetail.forStatusAndDetail(
-        HttpStatus.BAD_REQUEST, "This is not JSON of the kind that is expected here; see /api.");
+    return detail;
+  }
+
+  /** Where in the document it went wrong, such as {@code herbs[0].massG}. */
+  private static String path(DatabindException e) {
+    StringBuilder path = new StringBuilder();
+    for (JacksonException.Reference step : e.getPath()) {
+      if (step.getPropertyName() == null) {
+        path.append('[').append(step.getIndex()).append(']');
+      } else {
+        path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+      }
+    }
+    return path.toString();
   }
 
   private static ProblemDetail unprocessable(List<Problem> problems) {

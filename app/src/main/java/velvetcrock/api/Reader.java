@@ -1,8 +1,10 @@
 package velvetcrock.api;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -15,11 +17,27 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.yield.Balance.Weighed;
 
 /** Reads the parts of a request into the core's terms, collecting what is wrong by field. */
 final class Reader {
   private static final int MOST_PARTS = 50;
+  private static final int MOST_ROWS = 1000;
+  private static final int LONGEST_NAME = 100;
+  private static final int EARLIEST_YEAR = 1900;
+  private static final int LATEST_YEAR = 2200;
+  private static final double SMALLEST_SHARE = 1e-6;
+
+  /** Other names of the ways of drawing. */
+  private static final Map<String, String> METHOD_NAMES =
+      Map.of(
+          "crock-warm", "crock",
+          "hot", "simmer",
+          "double-boiler", "simmer",
+          "alcohol", "spirit",
+          "alcohol-intermediary", "spirit");
 
   private final Catalogue catalogue;
   private final Problems problems = new Problems();
@@ -61,6 +79,39 @@ final class Reader {
     return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
+  /** A way of drawing, by its word or one of the names it also goes by. */
+  @Nullable Method method(String field, @Nullable String word, Method usual) {
+    return choice(
+        field, Method.class, word == null ? null : METHOD_NAMES.getOrDefault(word, word), usual);
+  }
+
+  /** A date within living memory and foresight. */
+  @Nullable LocalDate date(String field, @Nullable LocalDate date) {
+    return date == null
+            || problems.require(
+                date.getYear() >= EARLIEST_YEAR && date.getYear() <= LATEST_YEAR,
+                field,
+                "A date lies between " + EARLIEST_YEAR + " and " + LATEST_YEAR + ".")
+        ? date
+        : null;
+  }
+
+  List<Weighed> weighed(String list, @Nullable List<Requests.WeighedIn> sent) {
+    List<Weighed> weighed = new ArrayList<>();
+    List<Requests.WeighedIn> all = sent == null ? List.of() : sent;
+    problems.require(all.size() <= MOST_ROWS, list, "At most 1000.");
+    for (int i = 0; i < Math.min(all.size(), MOST_ROWS); i++) {
+      Requests.WeighedIn in = all.get(i);
+      String at = list + "[" + i + "]";
+      Double mass = need(at + ".massG", in == null ? null : in.massG());
+      if (mass != null) {
+        String what = in.what() == null || in.what().isBlank() ? "something" : in.what().strip();
+        weighed.add(new Weighed(what.substring(0, Math.min(LONGEST_NAME, what.length())), mass));
+      }
+    }
+    return weighed;
+  }
+
   List<HerbPortion> herbs(@Nullable List<Requests.HerbIn> herbs) {
     List<HerbPortion> portions = new ArrayList<>();
     List<Requests.HerbIn> sent = herbs == null ? List.of() : herbs;
@@ -96,7 +147,7 @@ final class Reader {
   }
 
   /** Runs a step whose problems keep their own names below a path. */
-  private <T> @Nullable T under(String at, Supplier<T> step) {
+  <T> @Nullable T under(String at, Supplier<T> step) {
     Problems own = new Problems();
     T result = own.attempt(step);
     own.found().forEach(p -> problems.add(at + "." + p.field(), p.message()));
@@ -129,10 +180,15 @@ final class Reader {
       }
       Carrier carrier = problems.attempt(at + ".carrier", () -> catalogue.carrier(in.carrier()));
       double share = in.share() == null ? 1 : in.share();
+      LocalDate bestBefore = date(at + ".bestBefore", in.bestBefore());
+      LocalDate openedOn = date(at + ".openedOn", in.openedOn());
+      LocalDate pressedOn = date(at + ".pressedOn", in.pressedOn());
       if (problems.require(
-              share > 0, at + ".share", "Each share is above 0; " + share + " was read.")
+              share >= SMALLEST_SHARE && share <= 1 / SMALLEST_SHARE,
+              at + ".share",
+              "Each share is above 0; " + share + " was read.")
           && carrier != null) {
-        dated.add(new CarrierDates(carrier, share, in.bestBefore(), in.openedOn(), in.pressedOn()));
+        dated.add(new CarrierDates(carrier, share, bestBefore, openedOn, pressedOn));
       }
     }
     return dated;

@@ -7,6 +7,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -14,10 +15,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
-import velvetcrock.core.Range;
-import velvetcrock.core.Reckoning;
-import velvetcrock.core.Standing;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.caution.Situation;
+import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
@@ -32,22 +33,17 @@ import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.Cut;
-import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.materia.Part;
-import velvetcrock.core.materia.Wax;
-import velvetcrock.core.measure.Kitchen;
-import velvetcrock.core.measure.Measure;
-import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.yield.Balance;
+import velvetcrock.core.yield.Balance.Weighed;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
 import velvetcrock.core.yield.Yield;
 
-/** The reckonings: computed, answered, not stored. */
+/** A jar and its oil: charge, yield, balance, keeping. Computed, answered, not stored. */
 @RestController
 @RequestMapping("/api/v1/reckon")
 @Tag(name = "reckon", description = "Computes and stores nothing; open to all.")
@@ -62,123 +58,6 @@ class ReckonController {
     this.cautions = cautions;
   }
 
-  @PostMapping("/measure")
-  @Operation(summary = "Reads an amount as cooks write it, in g and ml.")
-  Answers.Measure measure(@RequestBody Requests.Measure request) {
-    Reader reader = new Reader(catalogue);
-    Kitchen kitchen = reader.choice("kitchen", Kitchen.class, request.kitchen(), Kitchen.US);
-    String text = reader.need("text", request.text());
-    Measure measure =
-        text == null || kitchen == null
-            ? null
-            : reader.problems().attempt("text", () -> new MeasureReader(kitchen).read(text));
-    Density density = density(request, reader);
-    reader.problems().refuseIfAny();
-
-    Reckoning.Writer lines = Reckoning.writer();
-    Measure read = Objects.requireNonNull(measure);
-    lines.line(
-        "As read",
-        "“" + read.text() + "”",
-        read.amount(),
-        read.isWeight() ? "g" : "ml",
-        Standing.MEASURED);
-    return read.isWeight() ? ofWeight(read, density, lines) : ofVolume(read, density, lines);
-  }
-
-  /** g per ml, usual and as a range. */
-  private record Density(double usual, Range range) {}
-
-  private static Answers.Measure ofWeight(
-      Measure read, @Nullable Density density, Reckoning.Writer lines) {
-    Range mass = read.amount();
-    if (density == null) {
-      return answer(mass.middle(), mass, null, null, lines);
-    }
-    Range volume =
-        new Range(mass.low() / density.range().high(), mass.high() / density.range().low());
-    lines.line("Volume", "÷ " + plain(density.usual()) + " g/ml", volume, "ml", Standing.TYPICAL);
-    return answer(mass.middle(), mass, mass.middle() / density.usual(), volume, lines);
-  }
-
-  private static Answers.Measure ofVolume(
-      Measure read, @Nullable Density density, Reckoning.Writer lines) {
-    Range volume = read.amount();
-    if (density == null) {
-      return answer(null, null, volume.middle(), volume, lines);
-    }
-    Range mass =
-        new Range(volume.low() * density.range().low(), volume.high() * density.range().high());
-    lines.line("Weight", "× " + plain(density.usual()) + " g/ml", mass, "g", Standing.TYPICAL);
-    return answer(volume.middle() * density.usual(), mass, volume.middle(), volume, lines);
-  }
-
-  private static Answers.Measure answer(
-      @Nullable Double massG,
-      @Nullable Range mass,
-      @Nullable Double volumeMl,
-      @Nullable Range volume,
-      Reckoning.Writer lines) {
-    return new Answers.Measure(
-        massG,
-        mass == null ? null : mass.low(),
-        mass == null ? null : mass.high(),
-        volumeMl,
-        volume == null ? null : volume.low(),
-        volume == null ? null : volume.high(),
-        Line.of(lines.done()),
-        List.of());
-  }
-
-  private @Nullable Density density(Requests.Measure request, Reader reader) {
-    Requests.Of of = request.of();
-    if (of == null) {
-      return null;
-    }
-    double celsius = request.temperatureC() == null ? Carrier.ROOM_C : request.temperatureC();
-    reader
-        .problems()
-        .require(celsius >= -20 && celsius <= 200, "temperatureC", "Between −20 and 200 °C.");
-    if (of.carrier() != null) {
-      Carrier carrier =
-          reader.problems().attempt("of.carrier", () -> catalogue.carrier(of.carrier()));
-      return carrier == null ? null : exactly(carrier.densityAt(celsius));
-    }
-    if (of.wax() != null) {
-      Wax wax = reader.problems().attempt("of.wax", () -> catalogue.wax(of.wax()));
-      boolean pellets = "pellets".equals(of.form());
-      reader
-          .problems()
-          .require(
-              pellets || of.form() == null || of.form().equals("solid"),
-              "of.form",
-              "pellets or solid.");
-      return wax == null
-          ? null
-          : pellets
-              ? new Density(wax.pelletDensity(), wax.pelletRange())
-              : exactly(wax.densitySolid());
-    }
-    if (of.herb() == null) {
-      reader.problems().add("of", "Name a carrier, a herb or a wax.");
-      return null;
-    }
-    Herb herb = reader.problems().attempt("of.herb", () -> catalogue.herb(of.herb()));
-    Cut cut = reader.choice("of.cut", Cut.class, of.cut(), Cut.CUT);
-    HerbState state = reader.choice("of.state", HerbState.class, of.state(), HerbState.DRIED);
-    Part part =
-        reader.choice("of.part", Part.class, of.part(), herb == null ? Part.LEAF : herb.bestPart());
-    return herb == null || cut == null || state == null || part == null
-        ? null
-        : new Density(
-            catalogue.looseDensity(herb, part, cut, state),
-            catalogue.looseRange(herb, part, cut, state));
-  }
-
-  private static Density exactly(double density) {
-    return new Density(density, Range.exactly(density));
-  }
-
   @PostMapping("/charge")
   @Operation(summary = "Oil for the herb, whether it covers, levels in the jar and the ways out.")
   Answers.Charge charge(@RequestBody Requests.Charge request) {
@@ -187,6 +66,8 @@ class ReckonController {
     CarrierBlend blend = reader.blend(request.carriers());
     Ratio ratio = ratio(request.ratio(), reader);
     Optional<Jar> jar = jar(request.jar(), reader);
+    Method method = reader.method("method", request.method(), Method.COLD);
+    Purpose purpose = reader.choice("use", Purpose.class, request.use(), Purpose.SKIN);
     double cover = request.coverMm() == null ? ChargeOrder.USUAL_COVER_MM : request.coverMm();
     reader
         .problems()
@@ -200,9 +81,17 @@ class ReckonController {
         new ChargeOrder(
             herbs, Objects.requireNonNull(blend), Objects.requireNonNull(ratio), jar, cover);
     Charge charge = charger.reckon(order);
-    boolean warm = request.method() != null && !List.of("cold", "solar").contains(request.method());
-    double infusesAtC = warm ? 45 : Carrier.ROOM_C;
-    Light light = "solar".equals(request.method()) ? Light.WINDOW : Light.DARK;
+    Light light = method == Method.SOLAR ? Light.WINDOW : Light.DARK;
+    Set<Addition> additions =
+        method == Method.SPIRIT ? Set.of(Addition.SPIRIT) : Set.<Addition>of();
+    Situation situation =
+        new Situation(
+            order,
+            charge,
+            Objects.requireNonNull(purpose),
+            light,
+            Objects.requireNonNull(method).celsius(),
+            additions);
     return new Answers.Charge(
         charge.oilMl(),
         charge.oilMassG(),
@@ -218,7 +107,7 @@ class ReckonController {
         charge.levels().map(Charge.Levels::fits).orElse(null),
         charge.waysOut().stream().map(ReckonController::way).toList(),
         Line.of(charge.reckoning()),
-        CautionOut.of(cautions.forCharge(order, charge, Use.SKIN, light, infusesAtC)));
+        CautionOut.of(cautions.forPlan(situation)));
   }
 
   private static Answers.WayOut way(Charge.WayOut way) {
@@ -302,13 +191,33 @@ class ReckonController {
         CautionOut.of(cautions.of(List.of("oily-cloth"))));
   }
 
+  @PostMapping("/balance")
+  @Operation(summary = "Where every gram went, and likely causes of a gap.")
+  Answers.Balance balance(@RequestBody Requests.Balance request) {
+    Reader reader = new Reader(catalogue);
+    List<Weighed> in = reader.weighed("in", request.in());
+    List<Weighed> out = reader.weighed("out", request.out());
+    reader.problems().refuseIfAny();
+
+    double drivenOffG = request.drivenOffG() == null ? 0 : request.drivenOffG();
+    Balance balance = Balance.of(in, out, drivenOffG);
+    return new Answers.Balance(
+        balance.inG(),
+        balance.outG(),
+        balance.unaccountedG(),
+        balance.closes(),
+        balance.causes(),
+        Line.of(balance.reckoning()),
+        List.of());
+  }
+
   @PostMapping("/keeping")
   @Operation(
       summary = "Until when the oil is good, the rule that decided, and what would lengthen it.")
   Answers.Keeping keeping(@RequestBody Requests.Keeping request) {
     Reader reader = new Reader(catalogue);
-    var chargedOn = reader.need("chargedOn", request.chargedOn());
-    var strainedOn = reader.need("strainedOn", request.strainedOn());
+    var chargedOn = reader.need("chargedOn", reader.date("chargedOn", request.chargedOn()));
+    var strainedOn = reader.need("strainedOn", reader.date("strainedOn", request.strainedOn()));
     List<CarrierDates> carriers = reader.dated(request.carriers());
     HerbState state =
         reader.choice("herbState", HerbState.class, request.herbState(), HerbState.DRIED);

@@ -15,6 +15,7 @@ final class Requests {
       @Nullable String cut,
       @Nullable String state,
       @Nullable String wax,
+      @Nullable String powder,
       @Nullable String form) {}
 
   record Measure(
@@ -48,7 +49,8 @@ final class Requests {
       @Nullable RatioIn ratio,
       @Nullable JarIn jar,
       @Nullable Double coverMm,
-      @Nullable String method) {}
+      @Nullable String method,
+      @Nullable String use) {}
 
   record Yield(@Nullable Double oilMl, @Nullable List<HerbIn> herbs, @Nullable String expression) {}
 
@@ -70,4 +72,84 @@ final class Requests {
       @Nullable List<PointIn> trace,
       @Nullable String light,
       @Nullable StoreIn store) {}
+
+  record CrossCheck(
+      @Nullable Of of,
+      @Nullable String weight,
+      @Nullable String volume,
+      @Nullable Double temperatureC,
+      @Nullable String kitchen) {}
+
+  record Moisture(
+      @Nullable Double massG, @Nullable Double waterFraction, @Nullable Double targetFraction) {}
+
+  record WeighingIn(@Nullable Double hours, @Nullable Double massG) {}
+
+  record Drying(
+      @Nullable Double freshMassG,
+      @Nullable Double waterFraction,
+      @Nullable Double targetFraction,
+      @Nullable List<WeighingIn> weighings) {}
+
+  record Spirit(
+      @Nullable Double herbMassG,
+      @Nullable Double dose,
+      @Nullable Double abvPercent,
+      @Nullable Double oilMassG) {}
+
+  record ReadingIn(@Nullable String at, @Nullable Double celsius) {}
+
+  record BandIn(@Nullable Double lowC, @Nullable Double highC) {}
+
+  record Heat(@Nullable List<ReadingIn> trace, @Nullable BandIn band, @Nullable Double ceilingC) {}
+
+  record Extraction(
+      @Nullable List<PointIn> trace,
+      @Nullable List<CarrierIn> carriers,
+      @Nullable String cut,
+      @Nullable String agitation,
+      @Nullable Boolean spirit) {}
+
+  record WeighedIn(@Nullable String what, @Nullable Double massG) {}
+
+  record Balance(
+      @Nullable List<WeighedIn> in, @Nullable List<WeighedIn> out, @Nullable Double drivenOffG) {}
+
+  record PartIn(@Nullable String kind, @Nullable String key, @Nullable Double massG) {}
+
+  record TargetIn(@Nullable Double hardness, @Nullable String kind) {}
+
+  record WithIn(@Nullable String wax) {}
+
+  record Formula(
+      @Nullable List<PartIn> parts,
+      @Nullable TargetIn target,
+      @Nullable Double usedAtC,
+      @Nullable WithIn with,
+      @Nullable String feel) {}
+
+  record DropsIn(@Nullable String oil, @Nullable Double count) {}
+
+  record Drops(
+      @Nullable List<DropsIn> drops,
+      @Nullable Double volumeMl,
+      @Nullable Double dropMl,
+      @Nullable String use) {}
+
+  record TinsIn(@Nullable Integer count, @Nullable Double ml, @Nullable String kind) {}
+
+  record WantIn(@Nullable Double oilMl, @Nullable TinsIn tins) {}
+
+  record Plan(
+      @Nullable WantIn want,
+      @Nullable LocalDate by,
+      @Nullable String herb,
+      @Nullable String part,
+      @Nullable String state,
+      @Nullable String cut,
+      @Nullable List<CarrierIn> carriers,
+      @Nullable List<String> methods,
+      @Nullable Double oilPerHerb,
+      @Nullable String use,
+      @Nullable LocalDate today) {}
 }

@@ -10,7 +10,7 @@ import velvetcrock.core.materia.Part;
 /**
  * One herb of a charge, as it goes in.
  *
- * @param massG weight as it goes in, g, above 0 and at most 100 000
+ * @param massG weight as it goes in, g, 0.001 to 100 000
  * @param waterFraction water content, wet basis, 0–0.97
  */
 public record HerbPortion(
@@ -25,6 +25,7 @@ public record HerbPortion(
   /** Water content up to which a herb's water is bound and stays in it. */
   public static final double BOUND_WATER = 0.12;
 
+  private static final double LIGHTEST_G = 0.001;
   private static final double HEAVIEST_G = 100_000;
 
   /**
@@ -35,7 +36,7 @@ public record HerbPortion(
   public HerbPortion {
     Problems problems = new Problems();
     problems.require(
-        massG > 0 && massG <= HEAVIEST_G,
+        massG >= LIGHTEST_G && massG <= HEAVIEST_G,
         "massG",
         "The herb weighs more than nothing and at most 100 kg; " + massG + " g was read.");
     problems.require(

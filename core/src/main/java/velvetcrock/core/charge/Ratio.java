@@ -7,6 +7,9 @@ public sealed interface Ratio {
   /** Most oil per herb that is still a ratio and not a slip. */
   double MOST = 1000;
 
+  /** Least amount that is still one, ml or ml per g. */
+  double LEAST = 0.001;
+
   /**
    * Weight to volume, 1:n: so many ml of oil to a gram of herb.
    *
@@ -39,14 +42,14 @@ public sealed interface Ratio {
   record Oil(double ml) implements Ratio {
     /** Checks the amount. */
     public Oil {
-      if (!(ml > 0 && ml <= 100_000)) {
+      if (!(ml >= LEAST && ml <= 100_000)) {
         throw new Refused("oilMl", "The oil is above 0 and at most 100 l; " + ml + " ml was read.");
       }
     }
   }
 
   private static void check(double oilPerHerb) {
-    if (!(oilPerHerb > 0 && oilPerHerb <= MOST)) {
+    if (!(oilPerHerb >= LEAST && oilPerHerb <= MOST)) {
       throw new Refused(
           "oilPerHerb", "Oil per herb is above 0 and at most 1000; " + oilPerHerb + " was read.");
     }

@@ -17,7 +17,7 @@ import velvetcrock.core.Standing;
  *
  * @param fractions water content at each weighing, wet basis
  * @param k rate, per hourⁿ
- * @param n exponent
+ * @param n exponent; 1 where the fit lies outside 0.2 to 5, which no leaf does
  * @param hoursLeft from the last weighing to the target, h; 0 when it is reached
  * @param hoursLeftRange where that falls about four times in five, h
  */
@@ -29,8 +29,15 @@ public record DryingCurve(
     Range hoursLeftRange,
     Reckoning reckoning) {
 
+  private static final double SMALLEST_N = 0.2;
+  private static final double LARGEST_N = 5;
+  private static final double DRIEST = 0.01;
+  private static final double SOONEST_HOURS = 0.01;
   private static final double MAY_RISE = 1.02;
-  private static final int MOST_WEIGHINGS = 1000;
+
+  /** Most weighings that one load may have. */
+  public static final int MOST_WEIGHINGS = 1000;
+
   private static final double LONGEST_HOURS = 24 * 365;
   private static final double EIGHTY_PERCENT = 1.28;
   private static final double LEAST_SPREAD = 0.05;
@@ -86,7 +93,7 @@ public record DryingCurve(
     if (fit.getN() == 0) {
       throw new Refused("weighings", "No weighing shows a loss yet; weigh it again later.");
     }
-    boolean fitted = fit.getN() > 1 && fit.getSlope() > 0;
+    boolean fitted = fit.getN() > 1 && fit.getSlope() >= SMALLEST_N && fit.getSlope() <= LARGEST_N;
     double n = fitted ? fit.getSlope() : 1;
     double logK = fitted ? fit.getIntercept() : meanLogRate(weighings, freshMassG, dry);
     double spread = fit.getN() > 2 && fitted ? spread(fit) : SPREAD_WITHOUT_FIT;
@@ -150,9 +157,9 @@ public record DryingCurve(
     Moisture.check(problems, "freshMassG", freshMassG);
     Moisture.checkFraction(problems, "waterFraction", waterFraction);
     problems.require(
-        targetFraction > 0 && targetFraction < waterFraction,
+        targetFraction >= DRIEST && targetFraction < waterFraction,
         "targetFraction",
-        "The target lies above 0 and below the water it holds now.");
+        "The target lies at 0.01 or above, and below the water it holds now.");
     problems.require(weighings.size() <= MOST_WEIGHINGS, "weighings", "At most 1000 weighings.");
     problems.refuseIfAny();
 
@@ -163,7 +170,7 @@ public record DryingCurve(
       Weighing weighing = weighings.get(i);
       String at = "weighings[" + i + "]";
       problems.require(
-          weighing.hours() >= 0
+          (weighing.hours() == 0 || weighing.hours() >= SOONEST_HOURS)
               && weighing.hours() > hoursBefore
               && weighing.hours() <= LONGEST_HOURS,
           at + ".hours",

@@ -17,6 +17,7 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
   /** Most water that a living plant holds, wet basis. */
   public static final double WETTEST = 0.97;
 
+  private static final double LIGHTEST_G = 0.001;
   private static final double HEAVIEST_G = 1_000_000;
 
   /**
@@ -78,7 +79,7 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
 
   static void check(Problems problems, String field, double massG) {
     problems.require(
-        massG > 0 && massG <= HEAVIEST_G,
+        massG >= LIGHTEST_G && massG <= HEAVIEST_G,
         field,
         "A weight is above 0 and at most a tonne; " + massG + " g was read.");
   }

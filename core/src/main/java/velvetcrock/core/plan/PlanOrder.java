@@ -48,7 +48,8 @@ public record PlanOrder(
     problems.require(!carriers.isEmpty(), "carriers", "Name at least one carrier.");
     problems.require(!methods.isEmpty(), "methods", "Name at least one way.");
     problems.require(
-        oilPerHerb.isEmpty() || oilPerHerb.getAsDouble() > 0 && oilPerHerb.getAsDouble() <= 1000,
+        oilPerHerb.isEmpty()
+            || oilPerHerb.getAsDouble() >= 0.001 && oilPerHerb.getAsDouble() <= 1000,
         "oilPerHerb",
         "Oil per herb is above 0 and at most 1000.");
     problems.refuseIfAny();

@@ -17,14 +17,14 @@ public sealed interface Want {
   /**
    * So much infused oil.
    *
-   * @param ml above 0 and at most 20 000
+   * @param ml 1–20 000
    */
   record Oil(double ml) implements Want {
     /** Checks the amount. */
     public Oil {
       Problems problems = new Problems();
       problems.require(
-          ml > 0 && ml <= 20_000, "want.oilMl", "Above 0 and at most 20 l; " + ml + " was read.");
+          ml >= 1 && ml <= 20_000, "want.oilMl", "Between 1 ml and 20 l; " + ml + " was read.");
       problems.refuseIfAny();
     }
   }

@@ -97,11 +97,12 @@ public record Drops(
     for (int i = 0; i < drops.size(); i++) {
       double count = drops.get(i).count();
       problems.require(
-          count > 0 && count <= 100_000,
+          count >= 0.01 && count <= 100_000,
           "drops[" + i + "].count",
-          "Drops are counted from above 0 to 100 000.");
+          "Drops are counted from above 0 to 100 000; " + count + " was read.");
     }
-    problems.require(volumeMl > 0 && volumeMl <= 100_000, "volumeMl", "Above 0 and at most 100 l.");
+    problems.require(
+        volumeMl >= 0.1 && volumeMl <= 100_000, "volumeMl", "Above 0 and at most 100 l.");
     problems.require(dropMl >= 0.01 && dropMl <= 0.2, "dropMl", "Between 0.01 and 0.2 ml.");
     problems.refuseIfAny();
 

@@ -41,7 +41,7 @@ public record Ingredient(
   public Ingredient {
     Problems problems = new Problems();
     problems.require(
-        massG > 0 && massG <= HEAVIEST_G,
+        massG >= 0.001 && massG <= HEAVIEST_G,
         "massG",
         "It weighs more than nothing and at most 100 kg; " + massG + " g was read.");
     problems.refuseIfAny();

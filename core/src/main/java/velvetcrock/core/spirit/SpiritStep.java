@@ -55,7 +55,7 @@ public record SpiritStep(
   public static SpiritStep of(double herbMassG, double dose, double abvPercent, double oilMassG) {
     Problems problems = new Problems();
     problems.require(
-        herbMassG > 0 && herbMassG <= 100_000,
+        herbMassG >= 0.001 && herbMassG <= 100_000,
         "herbMassG",
         "The herb weighs more than nothing and at most 100 kg.");
     problems.require(
@@ -63,7 +63,7 @@ public record SpiritStep(
     problems.require(
         abvPercent >= 20 && abvPercent <= 100, "abvPercent", "Between 20 and 100 % vol.");
     problems.require(
-        oilMassG > 0 && oilMassG <= 100_000,
+        oilMassG >= 0.001 && oilMassG <= 100_000,
         "oilMassG",
         "The oil weighs more than nothing and at most 100 kg.");
     problems.refuseIfAny();

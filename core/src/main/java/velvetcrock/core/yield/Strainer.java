@@ -45,7 +45,7 @@ public final class Strainer {
       List<Retention.Own> experience) {
     Problems problems = new Problems();
     problems.require(
-        oilMl > 0 && oilMl <= 100_000, "oilMl", "The oil is above 0 and at most 100 l.");
+        oilMl >= 0.001 && oilMl <= 100_000, "oilMl", "The oil is above 0 and at most 100 l.");
     problems.require(!herbs.isEmpty(), "herbs", "Name at least one herb.");
     problems.refuseIfAny();
 
