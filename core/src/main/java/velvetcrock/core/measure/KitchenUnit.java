@@ -108,7 +108,9 @@ enum KitchenUnit {
 
   /** The unit that a word means, in lower case, with or without a full stop. */
   static Optional<KitchenUnit> of(String word) {
-    return Optional.ofNullable(BY_WORD.get(word.toLowerCase(Locale.ROOT).replace(".", "")));
+    String lower = word.toLowerCase(Locale.ROOT);
+    return Optional.ofNullable(
+        BY_WORD.get(lower.indexOf('.') < 0 ? lower : lower.replace(".", "")));
   }
 
   /** What it counts. */

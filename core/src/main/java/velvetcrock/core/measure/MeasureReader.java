@@ -2,7 +2,6 @@ package velvetcrock.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -79,6 +78,9 @@ public final class MeasureReader {
               + "))?\\s*(fl\\.? ?oz\\.?|fluid ounces?|[a-z]+\\.?)");
   private static final Pattern THOUSANDS_OR_DECIMAL = Pattern.compile("\\d{1,3}[.,]\\d{3}");
 
+  private static final Pattern AROUND_SLASH = Pattern.compile("\\s*/\\s*");
+  private static final int ASCII_END = 128;
+
   private final Kitchen kitchen;
 
   /** A reader for one household's kitchen measures. */
@@ -136,7 +138,8 @@ public final class MeasureReader {
       if (!matcher.find(at) || matcher.start() != at) {
         throw refuse("“" + text + "” cannot be read as an amount. " + EXPECTED);
       }
-      String unitWord = matcher.group(3).replaceAll("^fl\\.? ?oz\\.?$", "fl oz");
+      String unitWord =
+          matcher.group(3).startsWith("fl") ? fluid(matcher.group(3)) : matcher.group(3);
       KitchenUnit unit =
           KitchenUnit.of(unitWord)
               .orElseThrow(
@@ -181,22 +184,45 @@ public final class MeasureReader {
 
   /** Lower case, single spaces, fractions and number words written as figures. */
   private static String plain(String text) {
-    StringBuilder out = new StringBuilder();
-    for (char c : text.toLowerCase(Locale.ROOT).toCharArray()) {
-      String vulgar = VULGAR.get(c);
-      out.append(vulgar == null ? String.valueOf(c) : " " + vulgar + " ");
+    StringBuilder out = new StringBuilder(text.length() + 8);
+    for (int i = 0; i < text.length(); i++) {
+      char c = Character.toLowerCase(text.charAt(i));
+      String vulgar = c < ASCII_END ? null : VULGAR.get(c);
+      if (vulgar != null) {
+        space(out);
+        out.append(vulgar).append(' ');
+      } else if (Character.isWhitespace(c)) {
+        space(out);
+      } else if (c == '"' || c == '″') {
+        space(out);
+        out.append("in");
+      } else {
+        out.append(c == '⁄' ? '/' : c);
+      }
     }
-    String spaced = out.toString().replace('⁄', '/').replace("and a half", "1/2");
-    spaced = spaced.replace("\"", " in").replace("″", " in");
-    spaced = spaced.replaceAll("\\s+", " ").replaceAll("\\s*/\\s*", "/").strip();
+    String spaced = out.toString().strip();
+    if (spaced.indexOf('/') >= 0) {
+      spaced = AROUND_SLASH.matcher(spaced).replaceAll("/");
+    }
+    if (Character.isDigit(spaced.isEmpty() ? ' ' : spaced.charAt(0)) && spaced.indexOf(" a") < 0) {
+      return spaced;
+    }
     return WORD_PHRASES
-        .matcher(spaced)
+        .matcher(spaced.replace("and a half", "1/2"))
         .replaceAll(m -> WORDS.get(m.group(1) == null ? m.group(2) : m.group(1)) + " ")
         .strip();
   }
 
+  private static void space(StringBuilder out) {
+    if (!out.isEmpty() && out.charAt(out.length() - 1) != ' ') {
+      out.append(' ');
+    }
+  }
+
   private double number(String figures, String text) {
-    if (THOUSANDS_OR_DECIMAL.matcher(figures).matches() && !figures.startsWith("0")) {
+    if (figures.length() > 4
+        && !figures.startsWith("0")
+        && THOUSANDS_OR_DECIMAL.matcher(figures).matches()) {
       String whole = figures.replaceAll("[.,]", "");
       String decimal = figures.replace(',', '.');
       throw refuse(
@@ -211,7 +237,7 @@ public final class MeasureReader {
     if (figures.indexOf('/') >= 0) {
       return mixed(figures, text);
     }
-    if (figures.replaceAll("[^.,]", "").length() > 1) {
+    if (figures.chars().filter(c -> c == '.' || c == ',').count() > 1) {
       throw refuse("“" + figures + "” in “" + text + "” is not a number. " + EXPECTED);
     }
     double value = Double.parseDouble(figures.replace(',', '.'));
@@ -219,6 +245,11 @@ public final class MeasureReader {
       throw refuse("“" + text + "” is more than a tonne. Check the number and the unit.");
     }
     return value;
+  }
+
+  /** Fluid ounces however they are shortened. */
+  private static String fluid(String word) {
+    return word.endsWith("oz") || word.endsWith("oz.") ? "fl oz" : word;
   }
 
   private double mixed(String figures, String text) {

@@ -1,0 +1,152 @@
+package velvetcrock.bench;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.SplittableRandom;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OperationsPerInvocation;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.extraction.Agitation;
+import velvetcrock.core.extraction.Pull;
+import velvetcrock.core.heat.Ageing;
+import velvetcrock.core.heat.HeatStatistics;
+import velvetcrock.core.heat.HeatStatistics.Band;
+import velvetcrock.core.heat.Trace;
+import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.plan.Comparison;
+import velvetcrock.core.plan.PlanOrder;
+import velvetcrock.core.plan.Want;
+
+/** The reckonings that run while somebody types, and those that go over long traces. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class CoreBenchmark {
+  private static final int POINTS = 100_000;
+  private static final int TEXTS = 8;
+  private static final String[] TYPED = {
+    "60 g",
+    "1 1/2 cups",
+    "⅔ cup",
+    "2 tbsp + 1 tsp",
+    "8 fl oz",
+    "2–3 cups",
+    "half a cup",
+    "1 lb 2 oz"
+  };
+
+  private final Catalogue catalogue = Catalogue.shipped();
+  private final Cautions cautions = Cautions.shipped();
+  private final Charger charger = new Charger(catalogue);
+  private final CarrierBlend olive = CarrierBlend.of(catalogue.carrier("olive"));
+  private final MeasureReader reader = new MeasureReader(Kitchen.US);
+  private final ChargeOrder order =
+      new ChargeOrder(
+          List.of(
+              HerbPortion.usual(
+                  catalogue.herb("yarrow"), Part.FLOWER, Cut.CUT, HerbState.DRIED, 60)),
+          olive,
+          new Ratio.WeightToVolume(5),
+          Optional.of(catalogue.jar("jar-500")),
+          12);
+  private final LocalDate today = LocalDate.of(2026, 11, 2);
+  private final PlanOrder plan =
+      new PlanOrder(
+          new Want.Oil(250),
+          today.plusDays(60),
+          catalogue.herb("yarrow"),
+          Part.FLOWER,
+          HerbState.DRIED,
+          Cut.CUT,
+          List.of(new CarrierDates(catalogue.carrier("olive"), 1, null, null, null)),
+          Arrays.asList(Method.values()),
+          OptionalDouble.empty(),
+          Purpose.SKIN,
+          today);
+  private final Trace trace = noisy();
+
+  /** A minute-by-minute trace around 43 °C with the noise of a cheap probe. */
+  private static Trace noisy() {
+    SplittableRandom random = new SplittableRandom(7);
+    List<Trace.Point> points = new ArrayList<>(POINTS);
+    for (int i = 0; i < POINTS; i++) {
+      double swing = 4 * Math.sin(i / 40.0);
+      points.add(new Trace.Point(i / 60.0, 43 + swing + 0.4 * random.nextDouble()));
+    }
+    return new Trace(points);
+  }
+
+  @Benchmark
+  public Charge charge() {
+    return charger.reckon(order);
+  }
+
+  @Benchmark
+  public Comparison planOfEightMethods() {
+    return Comparison.of(plan, catalogue, cautions);
+  }
+
+  @Benchmark
+  @OperationsPerInvocation(TEXTS)
+  public void measure(Blackhole hole) {
+    for (String text : TYPED) {
+      hole.consume(reader.read(text));
+    }
+  }
+
+  @Benchmark
+  public HeatStatistics statisticsOf100k() {
+    return HeatStatistics.of(trace, Band.WARM, 60);
+  }
+
+  @Benchmark
+  public double ageingOf100k() {
+    return Ageing.hours(trace);
+  }
+
+  @Benchmark
+  public Pull pullOf100k() {
+    return Pull.of(List.of(new Pull.Leg(trace, Agitation.DAILY)), olive, Cut.CUT, false);
+  }
+
+  /** The least that a pass can cost: every point read and one exp taken a segment. */
+  @Benchmark
+  public double lowerBoundOf100k() {
+    double sum = 0;
+    for (Trace.Point point : trace.points()) {
+      sum += point.hours() * Math.exp(0.0693 * (point.celsius() - 20));
+    }
+    return sum;
+  }
+}
