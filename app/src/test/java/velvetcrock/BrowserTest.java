@@ -271,6 +271,7 @@ class BrowserTest extends AppTest {
                 bottle,
                 bottle + "/label",
                 "/kitchen",
+                "/kitchen/catalogue",
                 "/people",
                 "/api")) {
           page.navigate(path);

@@ -201,11 +201,11 @@ class PathTest extends AppTest {
             "kind",
             "topped-up",
             "amount",
-            "a splash",
+            "a lorry",
             "key",
             "c" + code)
         .andExpect(status().isUnprocessableContent())
-        .andExpect(content().string(containsString("value=\"a splash\"")));
+        .andExpect(content().string(containsString("value=\"a lorry\"")));
     assertThat(entries(code)).isEqualTo(1);
   }
 

@@ -18,9 +18,9 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.plan.Round;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
@@ -33,13 +33,14 @@ class BatchController {
 
   private final Batches batches;
   private final Households households;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  BatchController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+  BatchController(
+      Batches batches, Households households, Catalogues catalogues, Cautions cautions) {
     this.batches = batches;
     this.households = households;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
@@ -59,7 +60,7 @@ class BatchController {
     Household house = households.current();
     BatchRecord batch = batches.find(code);
     try {
-      BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+      BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
       Event event =
           form.event(
               new MeasureReader(house.kitchen()),
@@ -70,7 +71,7 @@ class BatchController {
       Written written =
           batches.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
       Formats fmt = households.formats(house);
-      tell(written, new EntryWords(catalogue, fmt).title(event), fmt, flash);
+      tell(written, new EntryWords(catalogues.current(), fmt).title(event), fmt, flash);
       return redirect(back, batch.code());
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -99,13 +100,13 @@ class BatchController {
     Formats fmt = households.formats(house);
     BatchRecord batch = batches.find(code);
     List<LoggedEntry> log = batches.log(batch);
-    Round round = new Round(catalogue, house.zone(), fmt.today());
+    Round round = new Round(catalogues.current(), house.zone(), fmt.today());
     BatchView view =
         BatchView.of(
             batch,
             log,
             all ? Integer.MAX_VALUE : THREAD,
-            catalogue,
+            catalogues.current(),
             cautions,
             fmt,
             NextStep.of(batch, round.tasks(batch.state()), fmt));

@@ -30,7 +30,7 @@ import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Catalogue;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
@@ -54,7 +54,7 @@ public class Batches {
   private final Households households;
   private final CurrentHousehold current;
   private final EventKinds kinds;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final EntityManager entities;
   private final Clock clock;
 
@@ -66,7 +66,7 @@ public class Batches {
       Households households,
       CurrentHousehold current,
       EventKinds kinds,
-      Catalogue catalogue,
+      Catalogues catalogues,
       EntityManager entities,
       Clock clock) {
     this.batches = batches;
@@ -76,7 +76,7 @@ public class Batches {
     this.households = households;
     this.current = current;
     this.kinds = kinds;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.entities = entities;
     this.clock = clock;
   }
@@ -263,7 +263,7 @@ public class Batches {
             .orElseThrow(
                 () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
     ZoneId zone = households.current().zone();
-    return new BatchReckoning(catalogue, batch.state())
+    return new BatchReckoning(catalogues.current(), batch.state())
         .keeping(bottle, zone, readings.of(batch.id()));
   }
 
@@ -327,7 +327,7 @@ public class Batches {
   /** Brings the bottles kept for reading in line with the state. */
   private void keepBottles(Batch batch, BatchState state) {
     ZoneId zone = households.current().zone();
-    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     List<Reading> read = state.bottles().isEmpty() ? List.of() : readings.of(batch.id());
     Map<String, Bottle> rows = new HashMap<>();
     bottles.findByBatchId(batch.id()).forEach(b -> rows.put(b.letter(), b));

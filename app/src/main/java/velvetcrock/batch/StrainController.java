@@ -17,9 +17,9 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Yield;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
@@ -30,19 +30,19 @@ class StrainController {
   private final Batches batches;
   private final StrainService strainer;
   private final Households households;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
   StrainController(
       Batches batches,
       StrainService strainer,
       Households households,
-      Catalogue catalogue,
+      Catalogues catalogues,
       Cautions cautions) {
     this.batches = batches;
     this.strainer = strainer;
     this.households = households;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
@@ -109,7 +109,7 @@ class StrainController {
 
   private String strainPage(BatchRecord batch, StrainForm form, FieldErrors errors, Model model) {
     Formats fmt = households.formats(households.current());
-    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     double inMl = batch.state().charge().oilMl().high() + batch.state().toppedUpMl();
     List<Way> ways =
         Arrays.stream(Expression.values())
@@ -126,7 +126,7 @@ class StrainController {
             .toList();
     boolean early = fmt.today().isBefore(batch.state().earliest());
     model.addAttribute("batch", batch);
-    model.addAttribute("jar", JarView.of(batch, catalogue, fmt, 1.6));
+    model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
     model.addAttribute("early", early ? fmt.date(batch.state().earliest()) : null);
     model.addAttribute("ways", ways);
     model.addAttribute(
@@ -147,8 +147,8 @@ class StrainController {
   private String bottlePage(BatchRecord batch, BottleForm form, FieldErrors errors, Model model) {
     Formats fmt = households.formats(households.current());
     model.addAttribute("batch", batch);
-    model.addAttribute("jar", JarView.of(batch, catalogue, fmt, 1.6));
-    model.addAttribute("difference", Difference.of(batch.state(), catalogue, fmt));
+    model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
+    model.addAttribute("difference", Difference.of(batch.state(), catalogues.current(), fmt));
     model.addAttribute("unbottled", fmt.ml(batch.state().unbottledMl()));
     model.addAttribute("allOfIt", fmt.number(batch.state().unbottledMl(), 0) + " ml");
     model.addAttribute("fresh", form.amount() == null);

@@ -16,9 +16,9 @@ import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Dates;
@@ -30,12 +30,12 @@ class StrainService {
 
   private final Batches batches;
   private final Households households;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
 
-  StrainService(Batches batches, Households households, Catalogue catalogue) {
+  StrainService(Batches batches, Households households, Catalogues catalogues) {
     this.batches = batches;
     this.households = households;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
   }
 
   /**
@@ -46,7 +46,7 @@ class StrainService {
   @Transactional
   public Written strain(BatchRecord batch, StrainForm form) {
     Household house = households.current();
-    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     Problems problems = new Problems();
     Expression expression =
         problems.attempt(
@@ -91,7 +91,7 @@ class StrainService {
   @Transactional
   public Written bottle(BatchRecord batch, BottleForm form) {
     Household house = households.current();
-    BatchReckoning reckoning = new BatchReckoning(catalogue, batch.state());
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     Problems problems = new Problems();
     Store.Place place =
         problems.attempt("place", () -> LogForm.choice(Store.Place.class, form.place(), "place"));

@@ -21,9 +21,9 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
@@ -36,13 +36,13 @@ class BenchController {
   private final Planner planner;
   private final Households households;
   private final Batches batches;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
 
-  BenchController(Planner planner, Households households, Batches batches, Catalogue catalogue) {
+  BenchController(Planner planner, Households households, Batches batches, Catalogues catalogues) {
     this.planner = planner;
     this.households = households;
     this.batches = batches;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
   }
 
   @GetMapping("/bench")
@@ -159,10 +159,10 @@ class BenchController {
         "key", Optional.ofNullable(charging.key()).orElseGet(() -> UUID.randomUUID().toString()));
     model.addAttribute(
         "herbs",
-        catalogue.herbs().stream()
+        catalogues.current().herbs().stream()
             .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
             .toList());
-    model.addAttribute("carriers", catalogue.carriers());
+    model.addAttribute("carriers", catalogues.current().carriers());
     model.addAttribute("jars", bench.jars());
     model.addAttribute("places", bench.places());
     model.addAttribute("cuts", Cut.values());
@@ -184,7 +184,7 @@ class BenchController {
     }
     model.addAttribute(
         "parts",
-        catalogue.herbs().stream()
+        catalogues.current().herbs().stream()
             .filter(h -> h.key().equals(form.herb()))
             .findFirst()
             .map(Herb::parts)

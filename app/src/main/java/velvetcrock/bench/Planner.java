@@ -21,7 +21,6 @@ import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
@@ -31,18 +30,17 @@ import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Place;
 
 /** Reads the bench's sentence and asks the core what it comes to. */
 @Service
 class Planner {
-  private final Catalogue catalogue;
-  private final Charger charger;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  Planner(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
-    this.charger = new Charger(catalogue);
+  Planner(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
@@ -84,14 +82,14 @@ class Planner {
     Function<Jar, Function<Double, ChargeOrder>> orders =
         jar -> share -> order(read, portion, jar, share);
     Function<Jar, Function<Double, Charge>> charges =
-        jar -> share -> charger.reckon(orders.apply(jar).apply(share));
+        jar -> share -> charger().reckon(orders.apply(jar).apply(share));
     JarChoice choice =
         read.jar() != null
             ? new JarChoice(read.jar(), 1)
             : keepField("amount", () -> JarChoice.best(bench.jars(), charges));
     ChargeOrder order =
         keepField("ratio", () -> orders.apply(choice.jar()).apply(1.0 / choice.count()));
-    Charge charge = charger.reckon(order);
+    Charge charge = charger().reckon(order);
     boolean ratioChosen = read.ratio() != null || read.ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
     return new Plan(
@@ -102,7 +100,7 @@ class Planner {
         choice.count(),
         read.jar() != null,
         ratioChosen,
-        above ? charger.cutForOneToFive(order) : Optional.empty(),
+        above ? charger().cutForOneToFive(order) : Optional.empty(),
         narrower(charge, order, bench.jars()),
         read.place(),
         read.use(),
@@ -125,16 +123,18 @@ class Planner {
 
   private Ratio ratio(Read read, HerbPortion portion, Jar jar, ChargeOrder blank) {
     if (read.ratioKind().equals("fill")) {
-      return new Ratio.Oil(charger.oilToFillMl(List.of(portion), jar));
+      return new Ratio.Oil(charger().oilToFillMl(List.of(portion), jar));
     }
     Double typed = read.ratio();
     if (typed == null) {
-      return new Ratio.WeightToVolume(charger.defaultOilPerHerb(blank));
+      return new Ratio.WeightToVolume(charger().defaultOilPerHerb(blank));
     }
     if (read.ratioKind().equals("volume")) {
       double herbMl =
           portion.massG()
-              / catalogue.looseDensity(read.herb(), read.part(), read.cut(), HerbState.DRIED);
+              / catalogues
+                  .current()
+                  .looseDensity(read.herb(), read.part(), read.cut(), HerbState.DRIED);
       return new Ratio.Oil(typed * herbMl);
     }
     return new Ratio.WeightToVolume(typed);
@@ -149,13 +149,15 @@ class Planner {
             way ->
                 jars.stream()
                     .filter(jar -> jar.innerDiameterMm() <= way.innerDiameterMm())
-                    .filter(jar -> charger.reckon(order.withJar(jar)).levels().orElseThrow().fits())
+                    .filter(
+                        jar -> charger().reckon(order.withJar(jar)).levels().orElseThrow().fits())
                     .findFirst());
   }
 
   private Read read(BenchForm form, Bench bench, Problems problems) {
-    Herb herb = problems.attempt("herb", () -> catalogue.herb(text(form.herb())));
-    Carrier carrier = problems.attempt("carrier", () -> catalogue.carrier(text(form.carrier())));
+    Herb herb = problems.attempt("herb", () -> catalogues.current().herb(text(form.herb())));
+    Carrier carrier =
+        problems.attempt("carrier", () -> catalogues.current().carrier(text(form.carrier())));
     Cut cut = problems.attempt("cut", () -> named(Cut.class, form.cut(), "cut"));
     Use use = problems.attempt("use", () -> named(Use.class, form.use(), "use"));
     Part part = herb == null ? null : problems.attempt("part", () -> part(herb, text(form.part())));
@@ -190,7 +192,7 @@ class Planner {
                 read.part(),
                 read.cut(),
                 HerbState.DRIED,
-                catalogue));
+                catalogues.current()));
   }
 
   /** Herb filled by eye: its share of the brim at loose packing. */
@@ -198,7 +200,8 @@ class Planner {
     double share =
         keepField("herbFill", () -> number(text(form.herbFill()), 0.05, 1, "share of the jar"));
     Jar jar = java.util.Objects.requireNonNull(read.jar());
-    return catalogue
+    return catalogues
+        .current()
         .looseRange(read.herb(), read.part(), read.cut(), HerbState.DRIED)
         .times(share * jar.brimMl());
   }
@@ -282,5 +285,9 @@ class Planner {
     T result = problems.attempt(field, step);
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(result);
+  }
+
+  private Charger charger() {
+    return new Charger(catalogues.current());
   }
 }

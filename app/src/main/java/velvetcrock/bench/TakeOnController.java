@@ -24,12 +24,12 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
@@ -46,12 +46,12 @@ class TakeOnController {
 
   private final Households households;
   private final Batches batches;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
 
-  TakeOnController(Households households, Batches batches, Catalogue catalogue) {
+  TakeOnController(Households households, Batches batches, Catalogues catalogues) {
     this.households = households;
     this.batches = batches;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
   }
 
   @GetMapping("/bench/take-on")
@@ -76,9 +76,11 @@ class TakeOnController {
     Household house = households.current();
     LocalDate today = households.today(house);
     Problems problems = new Problems();
-    Herb herb = problems.attempt("herb", () -> catalogue.herb(TakeOnForm.text(form.herb())));
+    Herb herb =
+        problems.attempt("herb", () -> catalogues.current().herb(TakeOnForm.text(form.herb())));
     Carrier carrier =
-        problems.attempt("carrier", () -> catalogue.carrier(TakeOnForm.text(form.carrier())));
+        problems.attempt(
+            "carrier", () -> catalogues.current().carrier(TakeOnForm.text(form.carrier())));
     Cut cut = problems.attempt("cut", () -> Planner.named(Cut.class, form.cut(), "cut"));
     Jar jar = problems.attempt("jar", () -> jar(TakeOnForm.text(form.jar())));
     Place place = problems.attempt("place", () -> households.place(TakeOnForm.text(form.place())));
@@ -133,14 +135,15 @@ class TakeOnController {
           herb.bestPart(),
           cut,
           HerbState.DRIED,
-          catalogue);
+          catalogues.current());
     }
     double share =
         Double.parseDouble(
             TakeOnForm.text(form.herbFill()).matches("0\\.\\d+")
                 ? TakeOnForm.text(form.herbFill())
                 : "0.5");
-    return catalogue
+    return catalogues
+        .current()
         .looseRange(herb, herb.bestPart(), cut, HerbState.DRIED)
         .times(share * jar.brimMl());
   }
@@ -196,10 +199,10 @@ class TakeOnController {
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     model.addAttribute(
         "herbs",
-        catalogue.herbs().stream()
+        catalogues.current().herbs().stream()
             .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
             .toList());
-    model.addAttribute("carriers", catalogue.carriers());
+    model.addAttribute("carriers", catalogues.current().carriers());
     model.addAttribute("jars", households.jars());
     model.addAttribute("places", households.places());
     model.addAttribute("cuts", Cut.values());

@@ -23,8 +23,8 @@ import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
@@ -38,13 +38,14 @@ class CellarController {
 
   private final Batches batches;
   private final Households households;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  CellarController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+  CellarController(
+      Batches batches, Households households, Catalogues catalogues, Cautions cautions) {
     this.batches = batches;
     this.households = households;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
@@ -58,7 +59,7 @@ class CellarController {
   @GetMapping("/cellar")
   String cellar(Model model) {
     Formats fmt = households.formats(households.current());
-    model.addAttribute("cellar", CellarView.of(batches.bottles(), catalogue, fmt));
+    model.addAttribute("cellar", CellarView.of(batches.bottles(), catalogues.current(), fmt));
     return "cellar/cellar";
   }
 
@@ -132,7 +133,8 @@ class CellarController {
     BottleRecord record =
         new BottleRecord(batch, bottle, keeping.early().bestBefore(), keeping.late().bestBefore());
     model.addAttribute(
-        "bottle", BottleView.of(record, keeping, catalogue, cautions, households.formats(house)));
+        "bottle",
+        BottleView.of(record, keeping, catalogues.current(), cautions, households.formats(house)));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("reasons", Event.Reason.values());
@@ -145,7 +147,7 @@ class CellarController {
     try {
       return Amounts.oilMl(
               new MeasureReader(house.kitchen()).read(typed),
-              new BatchReckoning(catalogue, batch.state()).carriers())
+              new BatchReckoning(catalogues.current(), batch.state()).carriers())
           .middle();
     } catch (Refused refused) {
       throw new Refused("amount", refused.problems().get(0).message());

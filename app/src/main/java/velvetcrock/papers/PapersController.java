@@ -18,8 +18,8 @@ import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Event.HerbIn;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
 import velvetcrock.web.NotFound;
@@ -29,13 +29,14 @@ import velvetcrock.web.NotFound;
 class PapersController {
   private final Batches batches;
   private final Households households;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  PapersController(Batches batches, Households households, Catalogue catalogue, Cautions cautions) {
+  PapersController(
+      Batches batches, Households households, Catalogues catalogues, Cautions cautions) {
     this.batches = batches;
     this.households = households;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
@@ -76,7 +77,7 @@ class PapersController {
             names(state),
             botanical(state),
             herbState(state),
-            new BatchReckoning(catalogue, state).carriers().names(),
+            new BatchReckoning(catalogues.current(), state).carriers().names(),
             about + fmt.fullDate(state.charge().chargedOn()),
             fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
     return "papers/tag";
@@ -92,7 +93,7 @@ class PapersController {
             .bottle(letter.toUpperCase(Locale.ROOT))
             .orElseThrow(() -> new NotFound("There is no such bottle."));
     KeepingRange keeping = batches.keeping(batch, bottle.letter());
-    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     Use use = state.charge().use();
     model.addAttribute(
         "label",
@@ -126,7 +127,7 @@ class PapersController {
   private List<Herb> herbs(BatchState state) {
     return state.charge().herbs().stream()
         .sorted(Comparator.comparingDouble((HerbIn h) -> h.massG().middle()).reversed())
-        .map(h -> catalogue.herb(h.herb()))
+        .map(h -> catalogues.current().herb(h.herb()))
         .toList();
   }
 

@@ -7,8 +7,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.plan.Round;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
@@ -19,13 +19,13 @@ import velvetcrock.web.Formats;
 class ShelfController {
   private final Households households;
   private final Batches batches;
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Clock clock;
 
-  ShelfController(Households households, Batches batches, Catalogue catalogue, Clock clock) {
+  ShelfController(Households households, Batches batches, Catalogues catalogues, Clock clock) {
     this.households = households;
     this.batches = batches;
-    this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.clock = clock;
   }
 
@@ -35,11 +35,12 @@ class ShelfController {
     Formats fmt = households.formats(house);
     List<Place> places = households.places();
     List<BatchRecord> standing = batches.standing();
-    Round round = new Round(catalogue, house.zone(), fmt.today());
+    Round round = new Round(catalogues.current(), house.zone(), fmt.today());
     int hour = clock.instant().atZone(house.zone()).getHour();
-    model.addAttribute("shelf", ShelfView.of(places, standing, catalogue, fmt));
+    model.addAttribute("shelf", ShelfView.of(places, standing, catalogues.current(), fmt));
     model.addAttribute(
-        "round", RoundView.of(places, standing, batches.bottles(), round, catalogue, fmt, hour));
+        "round",
+        RoundView.of(places, standing, batches.bottles(), round, catalogues.current(), fmt, hour));
     return "shelf/shelf";
   }
 }

@@ -94,6 +94,11 @@ public final class Formats {
     return "1 : " + number(oilPerHerb, oilPerHerb < 20 ? 1 : 0);
   }
 
+  /** A share as a whole percentage, such as {@code 82 %}. */
+  public String percent(double share) {
+    return number(share * 100, 0) + " %";
+  }
+
   /** A bare number with at most so many decimals and no needless zeros. */
   public String number(double value, int decimals) {
     BigDecimal rounded =
