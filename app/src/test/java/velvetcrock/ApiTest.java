@@ -150,7 +150,20 @@ class ApiTest extends AppTest {
   void theDocumentDescribesEveryCall() throws Exception {
     mvc.perform(get("/api/v1/openapi.json"))
         .andExpect(jsonPath("$.openapi", Matchers.startsWith("3.1")))
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/plan'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/drops'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/formula'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/balance'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/extraction'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/heat'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/spirit'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/drying'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/moisture'].post").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/reckon/cross-check'].post").exists())
+        .andExpect(jsonPath("$.info.title").value("Velvet Crock"))
         .andExpect(jsonPath("$.paths['/api/v1/reckon/keeping'].post").exists())
+        .andExpect(jsonPath("$.components.schemas.YieldRequest.properties.oilMl").exists())
+        .andExpect(jsonPath("$.components.schemas.YieldAnswer.properties.yieldMl").exists())
         .andExpect(jsonPath("$.paths['/api/v1/batches/{code}/readings'].post").exists());
   }
 }

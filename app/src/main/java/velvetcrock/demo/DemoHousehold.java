@@ -33,6 +33,8 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Catalogues.HerbTyped;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
@@ -50,6 +52,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final Households households;
   private final Batches batches;
   private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final Clock clock;
@@ -58,12 +61,14 @@ public class DemoHousehold implements ApplicationRunner {
       Households households,
       Batches batches,
       Catalogue catalogue,
+      Catalogues catalogues,
       CurrentHousehold current,
       TransactionTemplate transactions,
       Clock clock) {
     this.households = households;
     this.batches = batches;
     this.catalogue = catalogue;
+    this.catalogues = catalogues;
     this.current = current;
     this.transactions = transactions;
     this.clock = clock;
@@ -90,6 +95,11 @@ public class DemoHousehold implements ApplicationRunner {
     if (households.places().isEmpty()) {
       households.furnish();
       households.measureJar("Blue-lidded crock jar", "872 g", "13.5");
+      catalogues.keep(
+          new HerbTyped("yarrow", "", "", "", "79", "weighed in July before and after drying"));
+      catalogues.keep(
+          new HerbTyped(
+              "mugwort", "Sea wormwood", "Artemisia maritima", "", "76", "from the salt marsh"));
       furnishShelf(cottage);
       furnishCellar(cottage);
     }
