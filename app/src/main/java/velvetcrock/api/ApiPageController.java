@@ -52,7 +52,7 @@ class ApiPageController {
 
   private static @Nullable String summary(HandlerMethod method) {
     var operation = method.getMethodAnnotation(Operation.class);
-    return operation == null ? null : operation.summary();
+    return operation == null || operation.summary().isEmpty() ? null : operation.summary();
   }
 
   private static String takes(HandlerMethod method) {

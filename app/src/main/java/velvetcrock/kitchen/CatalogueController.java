@@ -3,20 +3,20 @@ package velvetcrock.kitchen;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Comparator;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Catalogues.CarrierTyped;
 import velvetcrock.kitchen.Catalogues.HerbTyped;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Forms;
 
 /** The herbs and oils that the household knows, and its own figures. */
 @Controller
@@ -90,18 +90,17 @@ class CatalogueController {
   }
 
   private String kept(
-      java.util.function.Supplier<String> work,
+      Supplier<String> work,
       CatalogueForm form,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
-    try {
-      flash.addFlashAttribute("notice", work.get() + ": kept. The bench reckons with it now.");
-      return "redirect:/kitchen/catalogue";
-    } catch (Refused refused) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-      return page(form, FieldErrors.of(refused), model);
-    }
+    return Forms.saved(
+        () -> work.get() + ": kept. The bench reckons with it now.",
+        "/kitchen/catalogue",
+        flash,
+        response,
+        errors -> page(form, errors, model));
   }
 
   private String page(CatalogueForm form, FieldErrors errors, Model model) {

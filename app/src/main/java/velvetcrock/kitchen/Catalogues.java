@@ -7,7 +7,7 @@ import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -135,10 +135,8 @@ public class Catalogues {
             part,
             water,
             source);
-    herbs.deleteByHerbKey(herb.key());
-    entities.flush();
-    entities.persist(new OwnHerb(UUID.randomUUID(), herb, like.key(), source));
-    forgetAfterwards();
+    herbs.deleteByThingKey(herb.key());
+    persist(new OwnHerb(herb, like.key()));
     return herb;
   }
 
@@ -182,10 +180,8 @@ public class Catalogues {
             density,
             months.intValue(),
             source);
-    carriers.deleteByCarrierKey(carrier.key());
-    entities.flush();
-    entities.persist(new OwnCarrier(UUID.randomUUID(), carrier, like.key(), source));
-    forgetAfterwards();
+    carriers.deleteByThingKey(carrier.key());
+    persist(new OwnCarrier(carrier, like.key()));
     return carrier;
   }
 
@@ -195,12 +191,16 @@ public class Catalogues {
    */
   @Transactional
   public void backToShipped(UUID id) {
-    herbs.findAllByOrderByName().stream()
-        .filter(h -> h.id().equals(id) && h.replaces())
+    Stream.<OwnThing>concat(
+            herbs.findAllByOrderByName().stream(), carriers.findAllByOrderByName().stream())
+        .filter(thing -> thing.id().equals(id) && thing.replaces())
         .forEach(entities::remove);
-    carriers.findAllByOrderByName().stream()
-        .filter(c -> c.id().equals(id) && c.replaces())
-        .forEach(entities::remove);
+    forgetAfterwards();
+  }
+
+  private void persist(OwnThing thing) {
+    entities.flush();
+    entities.persist(thing);
     forgetAfterwards();
   }
 
@@ -261,14 +261,12 @@ public class Catalogues {
 
   /** A key for a name: plain letters and hyphens, apart from every shipped key. */
   private static String key(String name) {
-    Function<String, String> plain =
-        text ->
-            Normalizer.normalize(text, Normalizer.Form.NFD)
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("\\p{M}", "")
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-|-$", "");
-    String slug = plain.apply(name);
+    String slug =
+        Normalizer.normalize(name, Normalizer.Form.NFD)
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("\\p{M}", "")
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-|-$", "");
     return "own-" + (slug.isEmpty() ? Integer.toHexString(name.hashCode()) : slug);
   }
 }

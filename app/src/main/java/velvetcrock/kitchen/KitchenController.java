@@ -2,7 +2,6 @@ package velvetcrock.kitchen;
 
 import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +11,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Forms;
 
 /** The kitchen: settings, places and jars. */
 @Controller
@@ -84,14 +84,15 @@ class KitchenController {
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
-    try {
-      work.run();
-      flash.addFlashAttribute("notice", notice);
-      return "redirect:/kitchen";
-    } catch (Refused refused) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-      return page(form, FieldErrors.of(refused), model);
-    }
+    return Forms.saved(
+        () -> {
+          work.run();
+          return notice;
+        },
+        "/kitchen",
+        flash,
+        response,
+        errors -> page(form, errors, model));
   }
 
   private String page(KitchenForm form, FieldErrors errors, Model model) {

@@ -8,5 +8,5 @@ import org.springframework.data.repository.Repository;
 interface OwnCarrierRepository extends Repository<OwnCarrier, UUID> {
   List<OwnCarrier> findAllByOrderByName();
 
-  void deleteByCarrierKey(String carrierKey);
+  void deleteByThingKey(String thingKey);
 }

@@ -8,5 +8,5 @@ import org.springframework.data.repository.Repository;
 interface OwnHerbRepository extends Repository<OwnHerb, UUID> {
   List<OwnHerb> findAllByOrderByName();
 
-  void deleteByHerbKey(String herbKey);
+  void deleteByThingKey(String thingKey);
 }
