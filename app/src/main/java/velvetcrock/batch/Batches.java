@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.BatchReckoning;
@@ -30,6 +31,7 @@ import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -95,9 +97,11 @@ public class Batches {
     if (before.isPresent()) {
       return repeated(before.get(), code(before.get().batchId()));
     }
+    known(event);
     Instant at = chargedAt(event.chargedOn(), household).truncatedTo(ChronoUnit.MICROS);
     Entry entry = new Entry(UUID.randomUUID(), 1, at, event, null);
     BatchState state = BatchLog.fold(List.of(entry));
+    new BatchReckoning(catalogues.current(), state).charge(); // refuses what no page could reckon
     Batch batch =
         new Batch(
             UUID.randomUUID(),
@@ -107,6 +111,28 @@ public class Batches {
             clock.instant());
     entities.persist(batch);
     return write(batch, entry, key);
+  }
+
+  /** Refuses what names a herb, an oil or a place that this household does not know. */
+  private void known(Event event) {
+    Catalogue catalogue = catalogues.current();
+    Problems problems = new Problems();
+    if (event instanceof Event.Charged e) {
+      for (int i = 0; i < e.herbs().size(); i++) {
+        String herb = e.herbs().get(i).herb();
+        problems.attempt("herbs[" + i + "].herb", () -> catalogue.herb(herb));
+      }
+      for (int i = 0; i < e.carriers().size(); i++) {
+        String carrier = e.carriers().get(i).carrier();
+        problems.attempt("carriers[" + i + "].carrier", () -> catalogue.carrier(carrier));
+      }
+      problems.attempt("stand.place", () -> households.place(e.stand().place()));
+    } else if (event instanceof Event.ToppedUp e) {
+      problems.attempt("carrier", () -> catalogue.carrier(e.carrier()));
+    } else if (event instanceof Event.Moved e) {
+      problems.attempt("stand.place", () -> households.place(e.stand().place()));
+    }
+    problems.refuseIfAny();
   }
 
   /**
@@ -131,6 +157,7 @@ public class Batches {
       }
       return repeated(before.get(), batch.code());
     }
+    known(event);
     List<Entry> entries =
         new ArrayList<>(
             log.findByBatchIdOrderByNumber(batch.id()).stream().map(kinds::entry).toList());

@@ -42,10 +42,22 @@ public sealed interface Event {
       boolean takenOn,
       boolean cleanAndDry)
       implements Event {
-    /** Copies the lists. */
+    /** Checks what has to be there and copies the lists. */
     public Charged {
-      herbs = List.copyOf(herbs);
-      carriers = List.copyOf(carriers);
+      Checks.present("method", method);
+      herbs = Checks.some("herbs", herbs);
+      carriers = Checks.some("carriers", carriers);
+      Checks.present("oilMl", oilMl);
+      Checks.within("oilMl", oilMl.low(), 0, 100_000);
+      Checks.within("oilMl", oilMl.high(), 0.001, 100_000);
+      Checks.text("oilText", oilText);
+      Checks.present("jar", jar);
+      Checks.within("coverMm", coverMm, 0, 200);
+      Checks.present("use", use);
+      Checks.present("stand", stand);
+      Checks.present("chargedOn", chargedOn);
+      Checks.within("chargedOn", chargedOn.getYear(), 1900, 2200);
+      Checks.within("aboutDays", aboutDays, 0, 3660);
     }
 
     /** Weight of all herbs, g. */
@@ -73,7 +85,20 @@ public sealed interface Event {
       HerbState state,
       Range massG,
       double waterFraction,
-      String text) {}
+      String text) {
+    /** Checks what has to be there. */
+    public HerbIn {
+      Checks.present("herb", herb);
+      Checks.present("part", part);
+      Checks.present("cut", cut);
+      Checks.present("state", state);
+      Checks.present("massG", massG);
+      Checks.within("massG", massG.low(), 0, 100_000);
+      Checks.within("massG", massG.high(), 0.001, 100_000);
+      Checks.within("waterFraction", waterFraction, 0, 0.97);
+      Checks.text("text", text);
+    }
+  }
 
   /**
    * A carrier as it went in, with the dates known of it.
@@ -86,17 +111,37 @@ public sealed interface Event {
       double share,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate openedOn,
-      @Nullable LocalDate pressedOn) {}
+      @Nullable LocalDate pressedOn) {
+    /** Checks what has to be there. */
+    public OilIn {
+      Checks.present("carrier", carrier);
+      Checks.within("share", share, 1e-6, 1e6);
+    }
+  }
 
   /** The jar by its inside. */
-  record JarIn(String name, double brimMl, double innerDiameterMm) {}
+  record JarIn(String name, double brimMl, double innerDiameterMm) {
+    /** Checks what has to be there. */
+    public JarIn {
+      Checks.text("name", name);
+      Checks.within("brimMl", brimMl, 10, 50_000);
+      Checks.within("innerDiameterMm", innerDiameterMm, 15, 600);
+    }
+  }
 
   /**
    * Where a jar stands.
    *
    * @param place the place's key in the household
    */
-  record Stand(String place, String name, Light light) {}
+  record Stand(String place, String name, Light light) {
+    /** Checks what has to be there. */
+    public Stand {
+      Checks.text("place", place);
+      Checks.text("name", name);
+      Checks.present("light", light);
+    }
+  }
 
   /** Shaken. */
   record Shaken() implements Event {}
@@ -171,10 +216,22 @@ public sealed interface Event {
    * @param carrier key of the oil
    * @param text what was typed
    */
-  record ToppedUp(double ml, String carrier, String text) implements Event {}
+  record ToppedUp(double ml, String carrier, String text) implements Event {
+    /** Checks what has to be there. */
+    public ToppedUp {
+      Checks.within("ml", ml, 0, 100_000);
+      Checks.text("carrier", carrier);
+      Checks.text("text", text);
+    }
+  }
 
   /** Carried to another place. */
-  record Moved(Stand stand) implements Event {}
+  record Moved(Stand stand) implements Event {
+    /** Checks what has to be there. */
+    public Moved {
+      Checks.present("stand", stand);
+    }
+  }
 
   /**
    * Strained.
@@ -184,13 +241,21 @@ public sealed interface Event {
    * @param predictedMl what was predicted, ml
    */
   record Strained(double oilMl, String text, Expression expression, Range predictedMl)
-      implements Event {}
+      implements Event {
+    /** Checks what has to be there. */
+    public Strained {
+      Checks.within("oilMl", oilMl, 0, 200_000);
+      Checks.text("text", text);
+      Checks.present("expression", expression);
+      Checks.present("predictedMl", predictedMl);
+    }
+  }
 
   /** Bottled, into one or more bottles. */
   record Bottled(List<BottleIn> bottles) implements Event {
-    /** Copies the list. */
+    /** Checks that there is one and copies the list. */
     public Bottled {
-      bottles = List.copyOf(bottles);
+      bottles = Checks.some("bottles", bottles);
     }
   }
 
@@ -209,7 +274,17 @@ public sealed interface Event {
       Store.Place place,
       Store.Glass glass,
       Store.Antioxidant antioxidant,
-      boolean cappedCold) {}
+      boolean cappedCold) {
+    /** Checks what has to be there. */
+    public BottleIn {
+      Checks.text("letter", letter);
+      Checks.within("ml", ml, 0, 100_000);
+      Checks.within("sizeMl", sizeMl, 0, 100_000);
+      Checks.present("place", place);
+      Checks.present("glass", glass);
+      Checks.present("antioxidant", antioxidant);
+    }
+  }
 
   /** The bottles that stood open to cool were capped. */
   record Capped() implements Event {}
@@ -221,13 +296,32 @@ public sealed interface Event {
    * @param ml how much, ml
    * @param what what for; may be empty
    */
-  record Drawn(String bottle, double ml, String text, String what) implements Event {}
+  record Drawn(String bottle, double ml, String text, String what) implements Event {
+    /** Checks what has to be there. */
+    public Drawn {
+      Checks.text("bottle", bottle);
+      Checks.within("ml", ml, 0, 100_000);
+      Checks.text("text", text);
+      Checks.text("what", what);
+    }
+  }
 
   /** A bottle came to its end. */
-  record BottleGone(String bottle, Reason reason) implements Event {}
+  record BottleGone(String bottle, Reason reason) implements Event {
+    /** Checks what has to be there. */
+    public BottleGone {
+      Checks.text("bottle", bottle);
+      Checks.present("reason", reason);
+    }
+  }
 
   /** The whole jar was thrown out before it was strained. */
-  record ThrownOut(Reason reason) implements Event {}
+  record ThrownOut(Reason reason) implements Event {
+    /** Checks what has to be there. */
+    public ThrownOut {
+      Checks.present("reason", reason);
+    }
+  }
 
   /** Why something came to its end. */
   enum Reason {
@@ -250,7 +344,12 @@ public sealed interface Event {
   }
 
   /** Something worth writing down. */
-  record Noted(String text) implements Event {}
+  record Noted(String text) implements Event {
+    /** Checks what has to be there. */
+    public Noted {
+      Checks.text("text", text);
+    }
+  }
 
   /** Nothing: takes the entry that it replaces out of the fold. */
   record Struck() implements Event {}

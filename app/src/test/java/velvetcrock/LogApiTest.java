@@ -1,0 +1,162 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.test.web.servlet.ResultActions;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The log by its JSON face: what a script may write, and what happens to nonsense. */
+class LogApiTest extends AppTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final String CHARGED =
+      """
+      {"method":"COLD","herbs":[{"herb":"yarrow","part":"FLOWER","cut":"CUT","state":"DRIED",
+      "massG":{"low":30,"high":30},"waterFraction":0.1,"text":"30 g"}],
+      "carriers":[{"carrier":"olive","share":1,"bestBefore":"2027-09-01"}],
+      "oilMl":{"low":400,"high":400},"oilText":"","jar":{"name":"Jar","brimMl":530,
+      "innerDiameterMm":80},"coverMm":12,"use":"SKIN","stand":{"place":"%s","name":"Shelf",
+      "light":"DARK"},"chargedOn":"%s","aboutDays":0,"takenOn":false,"cleanAndDry":true}
+      """;
+
+  /** Entries that may follow a charge, by kind. */
+  private static final Map<String, String> ENTRIES =
+      Map.of(
+          "shaken", "{}",
+          "looked", "{'covered':true,'floating':false,'bubbles':'NONE','mould':false}",
+          "smelled", "{'scent':'CLEAR','off':'NONE'}",
+          "topped-up", "{'ml':30,'carrier':'olive','text':'30 ml'}",
+          "note", "{'text':'Smells of hay'}",
+          "strained",
+              "{'oilMl':300,'text':'300 ml','expression':'SQUEEZE','predictedMl':{'low':290,'high':330}}");
+
+  private ResultActions write(String path, String body) throws Exception {
+    return mvc.perform(
+        post("/api/v1/batches" + path)
+            .with(authentication(signedIn(keeper)))
+            .with(csrf())
+            .header("Idempotency-Key", UUID.randomUUID().toString())
+            .contentType("application/json")
+            .content(body.replace('\'', '"')));
+  }
+
+  private ResultActions read(String path) throws Exception {
+    return mvc.perform(get("/api/v1/batches" + path).with(authentication(signedIn(keeper))));
+  }
+
+  static Stream<String> kinds() {
+    return ENTRIES.keySet().stream().sorted();
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void everyKindOfEntryIsWrittenAndReadBack(String kind) throws Exception {
+    String code = charge(30);
+    String body = "{'kind':'" + kind + "','data':" + ENTRIES.get(kind) + "}";
+
+    write("/" + code + "/entries", body).andExpect(status().isCreated());
+
+    read("/" + code + "/entries")
+        .andExpect(jsonPath("$[1].kind").value(kind))
+        .andExpect(jsonPath("$[1].by").value("Una"))
+        .andExpect(jsonPath("$[1].replaced").value(false));
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void nonsenseIsNeverAnErrorOfOurs(String kind) throws Exception {
+    String code = charge(30);
+    String body = "{'kind':'" + kind + "','data':" + ENTRIES.get(kind) + "}";
+    for (Nonsense.Case bad : Nonsense.of(JSON.readTree(body.replace('\'', '"')))) {
+      int answer = write("/" + code + "/entries", bad.body()).andReturn().getResponse().getStatus();
+      assertThat(answer).as("%s %s", kind, bad.which()).isIn(200, 201, 400, 422);
+      if (answer < 300) {
+        visit(keeper, "/batches/" + code).andExpect(status().isOk());
+      }
+    }
+    visit(keeper, "/").andExpect(status().isOk());
+  }
+
+  @Test
+  void aBatchIsChargedByAScriptAndStandsOnTheShelf() throws Exception {
+    String place = as(keeper, () -> households.places().get(0).id().toString());
+
+    String answer =
+        write("", CHARGED.formatted(place, today().minusDays(3)))
+            .andExpect(status().isCreated())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+
+    String code = JSON.readTree(answer).path("code").asString();
+    read("")
+        .andExpect(jsonPath("$[0].code").value(code))
+        .andExpect(jsonPath("$[0].herb").value("yarrow"));
+    read("/" + code).andExpect(jsonPath("$.state.charge.oilMl.low").value(400.0));
+    visit(keeper, "/")
+        .andExpect(
+            org.springframework.test.web.servlet.result.MockMvcResultMatchers.content()
+                .string(Matchers.containsString(code)));
+  }
+
+  @Test
+  void aSpoiltChargeIsRefusedAndSpoilsNothing() throws Exception {
+    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String good = CHARGED.formatted(place, today().minusDays(3));
+    for (Nonsense.Case bad : Nonsense.of(JSON.readTree(good))) {
+      int answer = write("", bad.body()).andReturn().getResponse().getStatus();
+      assertThat(answer).as(bad.which()).isIn(200, 201, 400, 422);
+    }
+    visit(keeper, "/").andExpect(status().isOk());
+    visit(keeper, "/bench").andExpect(status().isOk());
+  }
+
+  @Test
+  void anEntryCannotReplaceWhatIsNotThere() throws Exception {
+    String code = charge(3);
+
+    write(
+            "/" + code + "/entries",
+            "{'kind':'struck','data':{},'replaces':'" + UUID.randomUUID() + "'}")
+        .andExpect(status().isNotFound());
+    write("/" + code + "/entries", "{'kind':'sung','data':{}}")
+        .andExpect(status().is(422))
+        .andExpect(jsonPath("$.errors[0].field").value("kind"))
+        .andExpect(jsonPath("$.errors[0].message", Matchers.containsString("topped-up")));
+    write("/ZZZ/entries", "{'kind':'shaken','data':{}}").andExpect(status().isNotFound());
+  }
+
+  @Test
+  void readingsAreTakenAsJsonOnceEach() throws Exception {
+    String code = charge(3);
+    String at = today().minusDays(1) + "T08:00:00Z";
+    String later = today().minusDays(1) + "T08:10:00Z";
+    String body =
+        "[{'at':'"
+            + at
+            + "','celsius':20},{'at':'"
+            + later
+            + "','celsius':21},{'at':'"
+            + at
+            + "','celsius':20},{'at':'"
+            + later
+            + "','celsius':9999}]";
+
+    write("/" + code + "/readings", body)
+        .andExpect(jsonPath("$.accepted").value(2))
+        .andExpect(jsonPath("$.rejected[*].line", Matchers.contains(4)));
+    write("/" + code + "/readings", body).andExpect(jsonPath("$.accepted").value(0));
+  }
+}
