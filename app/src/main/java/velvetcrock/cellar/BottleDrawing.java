@@ -1,6 +1,6 @@
 package velvetcrock.cellar;
 
-import java.util.Locale;
+import static velvetcrock.web.Coordinates.n;
 
 /**
  * A bottle drawn by what it holds: its height and width grow with the cube root of its size, so
@@ -100,9 +100,5 @@ record BottleDrawing(
         amber,
         oilColour,
         words);
-  }
-
-  private static String n(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
   }
 }

@@ -1,5 +1,7 @@
 package velvetcrock.web;
 
+import static velvetcrock.web.Coordinates.n;
+
 import java.util.SplittableRandom;
 
 /**
@@ -174,14 +176,6 @@ public record JarDrawing(
         + n(-2 * dx)
         + " "
         + n(-2 * dy);
-  }
-
-  /** A coordinate to a tenth of a millimetre, without the cost of printing a double. */
-  private static String n(double value) {
-    long tenths = Math.round(value * 10);
-    long size = Math.abs(tenths);
-    String sign = tenths < 0 ? "-" : "";
-    return size % 10 == 0 ? sign + size / 10 : sign + size / 10 + "." + size % 10;
   }
 
   /** Places of a jar in the drawing. */
