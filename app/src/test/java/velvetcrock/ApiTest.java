@@ -110,6 +110,21 @@ class ApiTest extends AppTest {
   }
 
   @Test
+  void aTraceOfAMillionPointsIsRefusedUnread() throws Exception {
+    String million = "{\"trace\":[" + "{\"hours\":1,\"celsius\":20},".repeat(1_000_000) + "]}";
+    HttpRequest large =
+        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/v1/reckon/extraction"))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(million))
+            .build();
+
+    var answer = HttpClient.newHttpClient().send(large, HttpResponse.BodyHandlers.ofString());
+
+    assertThat(answer.statusCode()).isEqualTo(413);
+    assertThat(answer.body()).contains("1024 KiB");
+  }
+
+  @Test
   void readingsCountOnceAndBadLinesAreNamed() throws Exception {
     String code = charge(5);
     String path = "/api/v1/batches/" + code + "/readings";

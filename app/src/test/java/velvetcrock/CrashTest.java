@@ -150,6 +150,10 @@ class CrashTest {
               + household
               + "', 'Crash', 'Europe/Oslo', 'METRIC', false, now())");
       statement.execute(
+          "insert into place values (gen_random_uuid(), '"
+              + household
+              + "', 'Shelf', 'DARK', 17, 0)");
+      statement.execute(
           "insert into api_token values (gen_random_uuid(), '"
               + household
               + "', 'crash', encode(sha256('"
@@ -160,7 +164,7 @@ class CrashTest {
         """
         {"method":"COLD","herbs":[{"herb":"yarrow","part":"FLOWER","cut":"CUT","state":"DRIED","massG":{"low":30,"high":30},"waterFraction":0.1,"text":"30 g"}],
          "carriers":[{"carrier":"rapeseed","share":1,"bestBefore":"2090-01-01"}],"oilMl":{"low":400,"high":400},"oilText":"",
-         "jar":{"name":"Jar","brimMl":530,"innerDiameterMm":80},"coverMm":12,"use":"SKIN","stand":{"place":"p","name":"Shelf","light":"DARK"},
+         "jar":{"name":"Jar","brimMl":530,"innerDiameterMm":80},"coverMm":12,"use":"SKIN","stand":{"place":"Shelf","name":"Shelf","light":"DARK"},
          "chargedOn":"2026-01-01","aboutDays":0,"takenOn":false,"cleanAndDry":true}
         """;
     var answer = post(port, "/api/v1/batches", charged, "charge");

@@ -112,6 +112,27 @@ class LogApiTest extends AppTest {
   }
 
   @Test
+  void aScriptMayNameAPlaceAndIsToldWhereThereIsNone() throws Exception {
+    String named = CHARGED.formatted("dark cupboard", today().minusDays(3));
+
+    String answer =
+        write("", named)
+            .andExpect(status().isCreated())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String code = JSON.readTree(answer).path("code").asString();
+
+    assertThat(as(keeper, () -> batches.find(code)).state().stand().place())
+        .isEqualTo(as(keeper, () -> households.places().get(0).id().toString()));
+    write("", named.replace("dark cupboard", "the moon"))
+        .andExpect(status().is(422))
+        .andExpect(jsonPath("$.errors[0].field").value("stand.place"));
+    write("", named.replace("yarrow", "moonwort"))
+        .andExpect(jsonPath("$.errors[0].field").value("herbs[0].herb"));
+  }
+
+  @Test
   void aSpoiltChargeIsRefusedAndSpoilsNothing() throws Exception {
     String place = as(keeper, () -> households.places().get(0).id().toString());
     String good = CHARGED.formatted(place, today().minusDays(3));

@@ -97,9 +97,9 @@ public class Batches {
     if (before.isPresent()) {
       return repeated(before.get(), code(before.get().batchId()));
     }
-    known(event);
+    Event.Charged known = (Event.Charged) known(event);
     Instant at = chargedAt(event.chargedOn(), household).truncatedTo(ChronoUnit.MICROS);
-    Entry entry = new Entry(UUID.randomUUID(), 1, at, event, null);
+    Entry entry = new Entry(UUID.randomUUID(), 1, at, known, null);
     BatchState state = BatchLog.fold(List.of(entry));
     new BatchReckoning(catalogues.current(), state).charge(); // refuses what no page could reckon
     Batch batch =
@@ -113,10 +113,15 @@ public class Batches {
     return write(batch, entry, key);
   }
 
-  /** Refuses what names a herb, an oil or a place that this household does not know. */
-  private void known(Event event) {
+  /**
+   * An event in this household's terms: its place by its id, where a script may have named it.
+   *
+   * @throws Refused if it names a herb, an oil or a place that this household does not know
+   */
+  private Event known(Event event) {
     Catalogue catalogue = catalogues.current();
     Problems problems = new Problems();
+    Event known = event;
     if (event instanceof Event.Charged e) {
       for (int i = 0; i < e.herbs().size(); i++) {
         String herb = e.herbs().get(i).herb();
@@ -126,13 +131,18 @@ public class Batches {
         String carrier = e.carriers().get(i).carrier();
         problems.attempt("carriers[" + i + "].carrier", () -> catalogue.carrier(carrier));
       }
-      problems.attempt("stand.place", () -> households.place(e.stand().place()));
+      known = problems.attempt("stand.place", () -> e.standing(stand(e.stand())));
     } else if (event instanceof Event.ToppedUp e) {
       problems.attempt("carrier", () -> catalogue.carrier(e.carrier()));
     } else if (event instanceof Event.Moved e) {
-      problems.attempt("stand.place", () -> households.place(e.stand().place()));
+      known = problems.attempt("stand.place", () -> new Event.Moved(stand(e.stand())));
     }
     problems.refuseIfAny();
+    return Objects.requireNonNull(known);
+  }
+
+  private Event.Stand stand(Event.Stand named) {
+    return households.place(named.place()).stand();
   }
 
   /**
@@ -157,7 +167,7 @@ public class Batches {
       }
       return repeated(before.get(), batch.code());
     }
-    known(event);
+    Event known = known(event);
     List<Entry> entries =
         new ArrayList<>(
             log.findByBatchIdOrderByNumber(batch.id()).stream().map(kinds::entry).toList());
@@ -167,7 +177,7 @@ public class Batches {
             UUID.randomUUID(),
             entries.size() + 1,
             (at == null ? clock.instant() : at).truncatedTo(ChronoUnit.MICROS),
-            event,
+            known,
             replaces);
     check(entry, was, entries);
     entries.add(entry);

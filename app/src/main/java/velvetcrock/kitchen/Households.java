@@ -139,14 +139,14 @@ public class Households {
   }
 
   /**
-   * A plank by its id.
+   * A plank by its id or its name.
    *
    * @throws Refused at {@code place}
    */
   @Transactional(readOnly = true)
   public Place place(String id) {
     return places().stream()
-        .filter(p -> p.id().toString().equals(id))
+        .filter(p -> p.id().toString().equals(id) || p.name().equalsIgnoreCase(id))
         .findFirst()
         .orElseThrow(() -> new Refused("place", "Choose one of your places."));
   }

@@ -60,6 +60,24 @@ public sealed interface Event {
       Checks.within("aboutDays", aboutDays, 0, 3660);
     }
 
+    /** The same, standing elsewhere. */
+    public Charged standing(Stand elsewhere) {
+      return new Charged(
+          method,
+          herbs,
+          carriers,
+          oilMl,
+          oilText,
+          jar,
+          coverMm,
+          use,
+          elsewhere,
+          chargedOn,
+          aboutDays,
+          takenOn,
+          cleanAndDry);
+    }
+
     /** Weight of all herbs, g. */
     public Range herbMassG() {
       return herbs.stream().map(HerbIn::massG).reduce(Range.exactly(0), Range::plus);
