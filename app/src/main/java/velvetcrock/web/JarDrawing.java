@@ -2,6 +2,8 @@ package velvetcrock.web;
 
 import static velvetcrock.web.Coordinates.n;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.SplittableRandom;
 
 /**
@@ -55,6 +57,12 @@ public record JarDrawing(
   /** Share of the flecks that a drawing of no size would have; a large one has them all. */
   private static final double SMALLEST_SHARE = 0.4;
 
+  /** The flecks of jars drawn lately: scattering them is most of the work of a drawing. */
+  private static final Cache<FleckKey, String> FLECKS =
+      Caffeine.newBuilder().maximumSize(2000).build();
+
+  private record FleckKey(Of jar, double pxPerMm) {}
+
   /**
    * What is to be drawn.
    *
@@ -100,7 +108,9 @@ public record JarDrawing(
         frame.body(0),
         oilTop <= 0 ? "" : frame.column(oilTop),
         oilTop <= 0 ? "" : frame.line(oilTop),
-        flecks(jar, frame, oilTop, Math.min(1, SMALLEST_SHARE + pxPerMm / 5)),
+        FLECKS.get(
+            new FleckKey(jar, pxPerMm),
+            key -> flecks(jar, frame, oilTop, Math.min(1, SMALLEST_SHARE + pxPerMm / 5))),
         jar.closed() ? frame.lid() : frame.cloth(),
         jar.closed(),
         frame.shine(),

@@ -1,0 +1,126 @@
+package velvetcrock.core.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.yield.Expression;
+
+/** An event that could not be read back and shown is never made. */
+class EventTest {
+  private static final Range THIRTY = Range.exactly(30);
+  private static final Event.Stand SHELF = new Event.Stand("p", "Shelf", Light.DARK);
+  private static final Event.JarIn JAR = new Event.JarIn("Jar", 530, 80);
+  private static final Event.HerbIn YARROW =
+      new Event.HerbIn("yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, THIRTY, 0.1, "30 g");
+  private static final Event.OilIn OLIVE = new Event.OilIn("olive", 1, null, null, null);
+
+  private static Event.Charged charged(
+      List<Event.HerbIn> herbs, List<Event.OilIn> oils, double coverMm, LocalDate on) {
+    return new Event.Charged(
+        Method.COLD,
+        herbs,
+        oils,
+        Range.exactly(400),
+        "",
+        JAR,
+        coverMm,
+        Use.SKIN,
+        SHELF,
+        on,
+        0,
+        false,
+        true);
+  }
+
+  private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
+
+  static Stream<Arguments> impossible() {
+    return Stream.of(
+        refused("herbs", () -> charged(List.of(), List.of(OLIVE), 12, DAY)),
+        refused("herbs", () -> charged(Collections.nCopies(101, YARROW), List.of(OLIVE), 12, DAY)),
+        refused("herbs", () -> charged(Collections.singletonList(null), List.of(OLIVE), 12, DAY)),
+        refused("carriers", () -> charged(List.of(YARROW), List.of(), 12, DAY)),
+        refused("coverMm", () -> charged(List.of(YARROW), List.of(OLIVE), -1, DAY)),
+        refused("coverMm", () -> charged(List.of(YARROW), List.of(OLIVE), Double.NaN, DAY)),
+        refused(
+            "chargedOn",
+            () -> charged(List.of(YARROW), List.of(OLIVE), 12, LocalDate.of(9999, 1, 1))),
+        refused("brimMl", () -> new Event.JarIn("Jar", 0, 80)),
+        refused("innerDiameterMm", () -> new Event.JarIn("Jar", 530, Double.POSITIVE_INFINITY)),
+        refused(
+            "massG",
+            () ->
+                new Event.HerbIn(
+                    "yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, new Range(-5, 5), 0.1, "")),
+        refused(
+            "waterFraction",
+            () ->
+                new Event.HerbIn("yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, THIRTY, 1.2, "")),
+        refused(
+            "cut",
+            () -> new Event.HerbIn("yarrow", Part.FLOWER, null, HerbState.DRIED, THIRTY, 0.1, "")),
+        refused("share", () -> new Event.OilIn("olive", 0, null, null, null)),
+        refused("carrier", () -> new Event.OilIn(null, 1, null, null, null)),
+        refused("light", () -> new Event.Stand("p", "Shelf", null)),
+        refused("ml", () -> new Event.ToppedUp(-30, "olive", "30 ml")),
+        refused("text", () -> new Event.ToppedUp(30, "olive", null)),
+        refused("stand", () -> new Event.Moved(null)),
+        refused("expression", () -> new Event.Strained(300, "300 ml", null, new Range(290, 310))),
+        refused(
+            "oilMl", () -> new Event.Strained(1e9, "much", Expression.DRIP, new Range(290, 310))),
+        refused("bottles", () -> new Event.Bottled(List.of())),
+        refused(
+            "glass",
+            () ->
+                new Event.BottleIn(
+                    "A", 100, 100, Store.Place.COOL, null, Store.Antioxidant.NONE, true)),
+        refused("bottle", () -> new Event.Drawn(null, 10, "10 ml", "")),
+        refused("reason", () -> new Event.BottleGone("A", null)),
+        refused("reason", () -> new Event.ThrownOut(null)),
+        refused("text", () -> new Event.Noted(null)),
+        refused("text", () -> new Event.Noted("x".repeat(20_000))));
+  }
+
+  private static Arguments refused(
+      String field, org.assertj.core.api.ThrowableAssert.ThrowingCallable making) {
+    return Arguments.of(field, making);
+  }
+
+  @ParameterizedTest(name = "{index} at {0}")
+  @MethodSource("impossible")
+  void whatCannotBeIsRefusedAtItsField(
+      String field, org.assertj.core.api.ThrowableAssert.ThrowingCallable making) {
+    assertThatThrownBy(making)
+        .isInstanceOfSatisfying(
+            Refused.class,
+            refused -> assertThat(refused.problems().get(0).field()).isEqualTo(field));
+  }
+
+  @Test
+  void aGoodChargeIsMadeAndMovedElsewhere() {
+    Event.Charged charged = charged(List.of(YARROW), List.of(OLIVE), 12, DAY);
+    Event.Stand window = new Event.Stand("w", "Window", Light.WINDOW);
+
+    assertThat(charged.exact()).isTrue();
+    assertThat(charged.herbMassG()).isEqualTo(THIRTY);
+    assertThat(charged.standing(window).stand()).isEqualTo(window);
+    assertThat(charged.standing(window).standing(SHELF)).isEqualTo(charged);
+  }
+}
