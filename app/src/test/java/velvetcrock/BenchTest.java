@@ -1,0 +1,180 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.materia.Cut;
+
+/** The bench's sentence as it is edited, and what is answered to it. */
+class BenchTest extends AppTest {
+
+  /** Answers the sentence with the given fields changed. */
+  private String reckoned(String... changes) throws Exception {
+    Map<String, String> sentence = new LinkedHashMap<>();
+    sentence.put("amount", "60 g");
+    sentence.put("herb", "yarrow");
+    sentence.put("part", "FLOWER");
+    sentence.put("cut", "CUT");
+    sentence.put("carrier", "olive");
+    sentence.put("ratioKind", "weight");
+    sentence.put("ratio", "");
+    sentence.put("cover", "12");
+    for (int i = 0; i < changes.length; i += 2) {
+      sentence.put(changes[i], changes[i + 1]);
+    }
+    String[] fields =
+        sentence.entrySet().stream()
+            .flatMap(e -> java.util.stream.Stream.of(e.getKey(), e.getValue()))
+            .toArray(String[]::new);
+    return send(keeper, "/bench/reckon", fields)
+        .andReturn()
+        .getResponse()
+        .getContentAsString()
+        .replaceAll("<[^>]+>", " ")
+        .replaceAll("\\s+", " ");
+  }
+
+  @Test
+  void withoutARatioTheLeastThatCoversIsTaken() throws Exception {
+    String answer = reckoned();
+
+    assertThat(answer)
+        .contains("of oil covers it")
+        .contains("the least that covers")
+        .contains("How this was reckoned");
+  }
+
+  @Test
+  void oneToFiveIsTakenAtItsWordAndTheWaysOutAreReckoned() throws Exception {
+    String answer = reckoned("ratio", "5", "jar", "jar-1000");
+
+    assertThat(answer)
+        .contains("The oil will not cover the herb")
+        .contains("Ways out")
+        .contains("Powder it")
+        .contains("More oil")
+        .contains("Less herb")
+        .contains("60 g");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "60 g, 60 g",
+    "2 oz, 57 g",
+    "0.05 kg, 50 g",
+    "'1,5 oz', 43 g",
+    "1 lb 2 oz, In each of 4 jars",
+    "20–30 g, g"
+  })
+  void weightsAreReadAsCooksWriteThem(String typed, String read) throws Exception {
+    assertThat(reckoned("amount", typed)).contains(read).contains("covers it");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"2 cups", "500 ml", "half a litre", "a handful", "3 handfuls"})
+  void aVolumeOfHerbIsARangeByHowItIsPacked(String typed) throws Exception {
+    assertThat(reckoned("amount", typed)).contains("by how it is packed");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          amount | 3 sticks | is a count
+          amount | 20 mm    | is a depth
+          amount | 60       | cannot be read
+          amount | -60 g    | below zero
+          amount | 1,500 g  | can be read as
+          amount | 1/0 cup  | divides by zero
+          cover  | deep     | cover
+          cover  | 900      | cover
+          ratio  | much     | parts of oil
+          ratio  | -2       | parts of oil
+          """)
+  void whatCannotBeReadIsSaidAtOnceAndNothingElseBreaks(String field, String typed, String said)
+      throws Exception {
+    assertThat(reckoned(field, typed).toLowerCase(java.util.Locale.ROOT))
+        .contains(said.toLowerCase(java.util.Locale.ROOT));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Cut.class)
+  void everyCutIsAnswered(Cut cut) throws Exception {
+    assertThat(reckoned("cut", cut.name())).contains("of oil covers it").contains("Comes out");
+  }
+
+  @Test
+  void aFinerCutAsksForLessOil() throws Exception {
+    assertThat(oil(reckoned("cut", "POWDER"))).isLessThan(oil(reckoned("cut", "GROUND")));
+    assertThat(oil(reckoned("cut", "GROUND"))).isLessThan(oil(reckoned("cut", "WHOLE")));
+  }
+
+  private static double oil(String answer) {
+    var matcher =
+        java.util.regex.Pattern.compile("([\\d.]+) (ml|l) of oil covers it").matcher(answer);
+    assertThat(matcher.find()).as(answer).isTrue();
+    double number = Double.parseDouble(matcher.group(1));
+    return matcher.group(2).equals("l") ? number * 1000 : number;
+  }
+
+  @Test
+  void aChosenJarIsKeptThoughItDoesNotHoldIt() throws Exception {
+    assertThat(reckoned("jar", "jar-250")).contains("does not fit under the fill line");
+  }
+
+  @Test
+  void aJarIsFilledByEye() throws Exception {
+    String answer =
+        reckoned("ratioKind", "fill", "jar", "jar-500", "herbFill", "0.5", "amount", "");
+
+    assertThat(answer).contains("g").doesNotContain("cannot be read");
+  }
+
+  @Test
+  void aHerbForEatingBringsItsOwnCautions() throws Exception {
+    assertThat(reckoned("use", "KITCHEN"))
+        .contains("not one for eating")
+        .contains("kept in the fridge");
+    assertThat(reckoned("herb", "rosemary", "part", "LEAF", "use", "KITCHEN"))
+        .doesNotContain("This herb is not one for eating");
+  }
+
+  @Test
+  void aSolidFatIsStoppedAtRoomTemperature() throws Exception {
+    assertThat(reckoned("carrier", "coconut")).contains("cannot be infused cold");
+  }
+
+  @Test
+  void aWayOutIsTakenWithOneButton() throws Exception {
+    send(
+            keeper,
+            "/bench/reckon",
+            "amount",
+            "60 g",
+            "herb",
+            "yarrow",
+            "cut",
+            "CUT",
+            "carrier",
+            "olive",
+            "ratio",
+            "5",
+            "set",
+            "ratio=")
+        .andExpect(status().isOk());
+    assertThat(reckoned("ratio", "5", "set", "ratio=")).contains("the least that covers");
+    assertThat(reckoned("ratio", "5", "set", "cut=POWDER")).contains("covers it");
+  }
+
+  @Test
+  void aHerbOfWhichNobodyKnowsIsSaid() throws Exception {
+    assertThat(reckoned("herb", "moonwort")).contains("no herb of the catalogue");
+  }
+}
