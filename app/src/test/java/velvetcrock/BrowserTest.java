@@ -237,6 +237,7 @@ class BrowserTest extends AppTest {
       typeInto(page, "What came out?", "100 ml");
       page.keyboard().press("Enter");
       assertThat(page.locator("h2").first()).containsText("100 ml came out");
+      accessible(page);
       tick(page, "The bottles are clean and dry");
       tick(page, "The oil is cold");
       enter(page, "Bottle it");
@@ -253,7 +254,14 @@ class BrowserTest extends AppTest {
       try (Page page = page(1280, scheme)) {
         page.navigate("/sign-in");
         accessible(page);
+        page.navigate("/welcome");
+        accessible(page);
         enterDemo(page);
+        page.navigate("/people");
+        press(page, "Make an invitation link");
+        page.navigate(page.locator("#link").inputValue());
+        accessible(page);
+        page.navigate("/");
         String batch =
             page.locator("a.spot", new Page.LocatorOptions().setHasText("Self-heal"))
                 .getAttribute("href");
@@ -273,6 +281,7 @@ class BrowserTest extends AppTest {
                 "/kitchen",
                 "/kitchen/catalogue",
                 "/people",
+                "/nowhere",
                 "/api")) {
           page.navigate(path);
           accessible(page);
