@@ -1,65 +1,68 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Wax;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.OwnKind;
 
 /** A household's own herbs and oils, and figures that it knows better. */
 class OwnFiguresTest extends AppTest {
   @Autowired Catalogues catalogues;
 
-  private void herb(String like, String name, String water, String source) throws Exception {
+  private void own(OwnKind kind, String like, String name, String figure, String value)
+      throws Exception {
     send(
             keeper,
-            "/kitchen/catalogue/herbs",
-            "herbLike",
+            "/kitchen/catalogue/own/" + kind,
+            "like",
             like,
-            "herbName",
+            "name",
             name,
-            "herbWater",
-            water,
-            "herbSource",
-            source)
+            "figures[" + figure + "]",
+            value,
+            "source",
+            "weighed")
         .andExpect(redirectedUrl("/kitchen/catalogue"));
+  }
+
+  private Catalogue catalogue() throws Exception {
+    return as(keeper, () -> catalogues.current());
   }
 
   @Test
   void aBetterFigureIsReckonedWithAndTakenBack() throws Exception {
-    send(
-            keeper,
-            "/kitchen/catalogue/oils",
-            "oilLike",
-            "olive",
-            "oilDensity",
-            "0,95",
-            "oilSource",
-            "weighed a litre")
-        .andExpect(redirectedUrl("/kitchen/catalogue"));
+    own(OwnKind.CARRIER, "olive", "", "density", "0,95");
 
-    assertThat(as(keeper, () -> catalogues.current().carrier("olive")).density20()).isEqualTo(0.95);
-    assertThat(as(keeper, () -> catalogues.current().carrier("olive")).keepsMonths()).isEqualTo(18);
+    assertThat(catalogue().carrier("olive").density20()).isEqualTo(0.95);
+    assertThat(catalogue().carrier("olive").keepsMonths()).isEqualTo(18);
     visit(keeper, "/bench?herb=yarrow&carrier=olive&amount=60+g").andExpect(status().isOk());
 
-    var id = as(keeper, () -> catalogues.ownCarriers().get(0).id());
+    var id = as(keeper, () -> catalogues.own().get(0).id());
     send(keeper, "/kitchen/catalogue/" + id + "/shipped")
         .andExpect(redirectedUrl("/kitchen/catalogue"));
-    assertThat(as(keeper, () -> catalogues.current().carrier("olive")).density20())
-        .isEqualTo(0.913);
+    assertThat(catalogue().carrier("olive").density20()).isEqualTo(0.913);
   }
 
   @Test
   void aHerbOfOnesOwnStandsOnTheBenchAndNobodyElseSeesIt() throws Exception {
-    herb("yarrow", "Sea aster", "84", "dried a handful");
+    own(OwnKind.HERB, "yarrow", "Sea aster", "water", "84");
     Somebody stranger =
         new Somebody(households.found("Elsewhere", "Europe/Oslo", "METRIC", true).id(), "Una");
 
@@ -72,57 +75,80 @@ class OwnFiguresTest extends AppTest {
 
     visit(keeper, "/bench").andExpect(content().string(containsString("Sea aster")));
     visit(stranger, "/bench").andExpect(content().string(not(containsString("Sea aster"))));
-    var aster = as(keeper, () -> catalogues.current().herb("own-sea-aster"));
+    Herb aster = catalogue().herb("own-sea-aster");
     assertThat(aster.waterFresh()).isEqualTo(0.84);
     assertThat(aster.bestPart()).isEqualTo(Part.FLOWER);
     assertThat(aster.cautions()).contains("daisy-family");
   }
 
   @Test
-  void sayingItAgainReplacesTheFigure() throws Exception {
-    herb("yarrow", "", "70", "first guess");
-    herb("yarrow", "", "78", "weighed");
+  void waxesPowdersAndEssentialOilsCanBeOnesOwnToo() throws Exception {
+    own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94");
+    own(OwnKind.POWDER, "starch", "Arrowroot", "bulk", "0.60");
+    own(OwnKind.ESSENTIAL_OIL, "lavender", "", "ceiling", "3");
+    own(OwnKind.ESSENTIAL_OIL, "lemon", "Yuzu expressed", "ceiling", "1.5");
+    own(OwnKind.CARRIER, "shea", "", "hardness", "16");
 
-    assertThat(as(keeper, () -> catalogues.ownHerbs())).hasSize(1);
-    assertThat(as(keeper, () -> catalogues.current().herb("yarrow")).waterFresh()).isEqualTo(0.78);
+    Wax skep = catalogue().wax("own-skep-wax");
+    assertThat(skep.hardness()).isEqualTo(94);
+    assertThat(skep.meltsC()).isEqualTo(63);
+    assertThat(catalogue().powder("own-arrowroot").bulkRange().high())
+        .isEqualTo(0.78, within(1e-9));
+    assertThat(catalogue().essentialOil("lavender").ceiling()).hasValue(3);
+    assertThat(catalogue().essentialOil("own-yuzu-expressed").sun()).isTrue();
+    assertThat(catalogue().carrier("shea").hardness()).isEqualTo(16);
+    visit(keeper, "/kitchen/catalogue")
+        .andExpect(content().string(containsString("hardness in a balm 94; weighed")));
+  }
+
+  @Test
+  void sayingItAgainReplacesTheFigure() throws Exception {
+    own(OwnKind.HERB, "yarrow", "", "water", "70");
+    own(OwnKind.HERB, "yarrow", "", "water", "78");
+
+    assertThat(as(keeper, () -> catalogues.own())).hasSize(1);
+    assertThat(catalogue().herb("yarrow").waterFresh()).isEqualTo(0.78);
   }
 
   @Test
   void aHerbOfOnesOwnIsNotTakenAwayFromBatchesThatHoldIt() throws Exception {
-    herb("yarrow", "Ångström’s weed", "84", "dried a handful");
-    var id = as(keeper, () -> catalogues.ownHerbs().get(0).id());
+    own(OwnKind.HERB, "yarrow", "Ångström’s weed", "water", "84");
+    var id = as(keeper, () -> catalogues.own().get(0).id());
 
     send(keeper, "/kitchen/catalogue/" + id + "/shipped");
 
-    assertThat(as(keeper, () -> catalogues.current().herb("own-angstrom-s-weed")).name())
-        .isEqualTo("Ångström’s weed");
+    assertThat(catalogue().herb("own-angstrom-s-weed").name()).isEqualTo("Ångström’s weed");
   }
 
   @ParameterizedTest
   @CsvSource({
-    "herbs, herbLike, foxglove, foxglove",
-    "herbs, herbWater, 150, not a number",
-    "herbs, herbWater, much, not a number",
-    "herbs, herbSource, '', Say where",
-    "oils, oilDensity, 2, not a number",
-    "oils, oilMonths, -1, not a number"
+    "HERB, like, foxglove, Choose the herb",
+    "HERB, part, petal, Choose a part",
+    "HERB, figures[water], 150, not a number",
+    "HERB, figures[water], much, not a number",
+    "HERB, source, '', Say where",
+    "HERB, figures[water], '', Give it another name",
+    "CARRIER, figures[density], 2, not a number",
+    "CARRIER, figures[months], -1, not a number",
+    "WAX, figures[hardness], 900, not a number",
+    "POWDER, figures[bulk], NaN, not a number",
+    "ESSENTIAL_OIL, figures[ceiling], 101, not a number"
   })
-  void whatCannotBeIsSaidAtItsFieldAndKept(String what, String field, String typed, String said)
+  void whatCannotBeIsSaidAtItsFieldAndKept(OwnKind kind, String field, String typed, String said)
       throws Exception {
-    String prefix = what.equals("herbs") ? "herb" : "oil";
-    String like = what.equals("herbs") ? "yarrow" : "olive";
+    Map<String, String> form = new LinkedHashMap<>();
+    form.put("like", kind.shipped(catalogues.shipped()).get(0).key());
+    form.put("figures[" + kind.figures().get(0).key() + "]", "50");
+    form.put("source", "weighed");
+    form.put(field, typed);
     send(
             keeper,
-            "/kitchen/catalogue/" + what,
-            prefix + "Like",
-            field.endsWith("Like") ? typed : like,
-            field.endsWith("Like") ? prefix + "Name" : field,
-            field.endsWith("Like") ? "Sea aster" : typed,
-            field.endsWith("Source") ? prefix + "Name" : prefix + "Source",
-            field.endsWith("Source") ? "Sea aster" : "weighed")
+            "/kitchen/catalogue/own/" + kind,
+            form.entrySet().stream()
+                .flatMap(e -> Stream.of(e.getKey(), e.getValue()))
+                .toArray(String[]::new))
         .andExpect(status().is(422))
         .andExpect(content().string(containsString(said)));
-    assertThat(as(keeper, () -> catalogues.ownHerbs())).isEmpty();
-    assertThat(as(keeper, () -> catalogues.ownCarriers())).isEmpty();
+    assertThat(as(keeper, () -> catalogues.own())).isEmpty();
   }
 }

@@ -48,6 +48,7 @@ class StrangerTest extends AppTest {
                 .replace("{code}", code)
                 .replace("{id}", entry.toString())
                 .replace("{letter}", "A")
+                .replace("{kind}", "HERB")
                 .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
           var call =

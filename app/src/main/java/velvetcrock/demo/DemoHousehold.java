@@ -34,9 +34,10 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.kitchen.Catalogues.HerbTyped;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.OwnKind;
+import velvetcrock.kitchen.OwnTyped;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
@@ -95,14 +96,18 @@ public class DemoHousehold implements ApplicationRunner {
     if (households.places().isEmpty()) {
       households.furnish();
       households.measureJar("Blue-lidded crock jar", "872 g", "13.5");
-      catalogues.keep(
-          new HerbTyped("yarrow", "", "", "", "79", "weighed in July before and after drying"));
-      catalogues.keep(
-          new HerbTyped(
-              "mugwort", "Sea wormwood", "Artemisia maritima", "", "76", "from the salt marsh"));
+      own(OwnKind.HERB, "yarrow", "", "water", "79", "weighed in July before and after drying");
+      own(OwnKind.HERB, "mugwort", "Sea wormwood", "water", "76", "from the salt marsh, weighed");
+      own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94", "felt softer in three salves");
       furnishShelf(cottage);
       furnishCellar(cottage);
     }
+  }
+
+  private void own(
+      OwnKind kind, String like, String name, String figure, String value, String source) {
+    catalogues.keep(
+        kind, new OwnTyped(kind, like, name, null, null, Map.of(figure, value), source));
   }
 
   private void furnishShelf(Household cottage) {

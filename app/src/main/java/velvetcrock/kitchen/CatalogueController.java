@@ -1,24 +1,25 @@
 package velvetcrock.kitchen;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.UUID;
-import java.util.function.Supplier;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Figures;
+import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
-import velvetcrock.kitchen.Catalogues.CarrierTyped;
-import velvetcrock.kitchen.Catalogues.HerbTyped;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 
-/** The herbs and oils that the household knows, and its own figures. */
+/** The herbs, oils, waxes and drops that the household knows, and its own figures. */
 @Controller
 class CatalogueController {
   private final Catalogues catalogues;
@@ -27,59 +28,48 @@ class CatalogueController {
     this.catalogues = catalogues;
   }
 
-  /** What is typed on the page; kept when it is refused. */
-  record CatalogueForm(
-      @Nullable String herbLike,
-      @Nullable String herbName,
-      @Nullable String herbBotanical,
-      @Nullable String herbPart,
-      @Nullable String herbWater,
-      @Nullable String herbSource,
-      @Nullable String oilLike,
-      @Nullable String oilName,
-      @Nullable String oilDensity,
-      @Nullable String oilMonths,
-      @Nullable String oilSource) {
+  /** A kind with what ships of it, to be chosen from. */
+  record Kind(OwnKind kind, List<OwnKind.Choice> shipped) {}
 
-    static CatalogueForm empty() {
-      return new CatalogueForm(null, null, null, null, null, null, null, null, null, null, null);
-    }
-
-    HerbTyped herb() {
-      return new HerbTyped(
-          text(herbLike),
-          text(herbName),
-          text(herbBotanical),
-          text(herbPart),
-          text(herbWater),
-          text(herbSource));
-    }
-
-    CarrierTyped oil() {
-      return new CarrierTyped(
-          text(oilLike), text(oilName), text(oilDensity), text(oilMonths), text(oilSource));
-    }
-
-    private static String text(@Nullable String text) {
-      return text == null ? "" : text;
+  /** A thing of one's own with its own figures in words. */
+  record Own(UUID id, String name, String words, boolean replaces) {
+    static Own of(OwnThing thing) {
+      String figures =
+          thing.kind().figures().stream()
+              .filter(f -> thing.figures().containsKey(f.key()))
+              .map(
+                  f ->
+                      f.label().toLowerCase()
+                          + " "
+                          + Figures.plain(thing.figures().get(f.key()))
+                          + (f.unit().isEmpty() ? "" : " " + f.unit()))
+              .collect(Collectors.joining(", "));
+      return new Own(
+          thing.id(),
+          thing.name(),
+          figures.isEmpty() ? thing.source() : figures + "; " + thing.source(),
+          thing.replaces());
     }
   }
 
   @GetMapping("/kitchen/catalogue")
   String catalogue(Model model) {
-    return page(CatalogueForm.empty(), FieldErrors.none(), model);
+    return page(OwnTyped.empty(), FieldErrors.none(), model);
   }
 
-  @PostMapping("/kitchen/catalogue/herbs")
-  String keepHerb(
-      CatalogueForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
-    return kept(() -> catalogues.keep(form.herb()).name(), form, model, flash, response);
-  }
-
-  @PostMapping("/kitchen/catalogue/oils")
-  String keepOil(
-      CatalogueForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
-    return kept(() -> catalogues.keep(form.oil()).name(), form, model, flash, response);
+  @PostMapping("/kitchen/catalogue/own/{kind}")
+  String keep(
+      @PathVariable OwnKind kind,
+      OwnTyped form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    return Forms.saved(
+        () -> catalogues.keep(kind, form) + ": kept. It is reckoned with from now on.",
+        "/kitchen/catalogue",
+        flash,
+        response,
+        errors -> page(form.of(kind), errors, model));
   }
 
   @PostMapping("/kitchen/catalogue/{id}/shipped")
@@ -89,34 +79,19 @@ class CatalogueController {
     return "redirect:/kitchen/catalogue";
   }
 
-  private String kept(
-      Supplier<String> work,
-      CatalogueForm form,
-      Model model,
-      RedirectAttributes flash,
-      HttpServletResponse response) {
-    return Forms.saved(
-        () -> work.get() + ": kept. The bench reckons with it now.",
-        "/kitchen/catalogue",
-        flash,
-        response,
-        errors -> page(form, errors, model));
-  }
-
-  private String page(CatalogueForm form, FieldErrors errors, Model model) {
+  private String page(OwnTyped form, FieldErrors errors, Model model) {
+    Catalogue current = catalogues.current();
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
+    model.addAttribute("catalogue", current);
     model.addAttribute(
-        "herbs",
-        catalogues.current().herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
-    model.addAttribute("oils", catalogues.current().carriers());
+        "herbs", current.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute(
-        "shippedHerbs",
-        catalogues.shipped().herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
-    model.addAttribute("shippedOils", catalogues.shipped().carriers());
-    model.addAttribute("ownHerbs", catalogues.ownHerbs());
-    model.addAttribute("ownOils", catalogues.ownCarriers());
-    model.addAttribute("shipped", catalogues.shipped());
+        "kinds",
+        Arrays.stream(OwnKind.values())
+            .map(kind -> new Kind(kind, kind.shipped(catalogues.shipped())))
+            .toList());
+    model.addAttribute("own", catalogues.own().stream().map(Own::of).toList());
     model.addAttribute("parts", Part.values());
     return "kitchen/catalogue";
   }

@@ -4,21 +4,23 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.text.Normalizer;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.core.Figures;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Additions;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
 import velvetcrock.web.CurrentHousehold;
 
@@ -30,8 +32,7 @@ public class Catalogues {
   private static final int REMEMBERED = 1000;
 
   private final Catalogue shipped;
-  private final OwnHerbRepository herbs;
-  private final OwnCarrierRepository carriers;
+  private final OwnThingRepository things;
   private final CurrentHousehold current;
   private final EntityManager entities;
   private final TransactionTemplate reading;
@@ -40,14 +41,12 @@ public class Catalogues {
 
   Catalogues(
       Catalogue shipped,
-      OwnHerbRepository herbs,
-      OwnCarrierRepository carriers,
+      OwnThingRepository things,
       CurrentHousehold current,
       EntityManager entities,
       TransactionTemplate reading) {
     this.shipped = shipped;
-    this.herbs = herbs;
-    this.carriers = carriers;
+    this.things = things;
     this.current = current;
     this.entities = entities;
     this.reading = reading;
@@ -59,28 +58,28 @@ public class Catalogues {
   }
 
   private Catalogue load() {
-    return reading.execute(
-        status ->
-            shipped.with(
-                new Additions(
-                    herbs.findAllByOrderByName().stream().map(h -> h.herb(shipped)).toList(),
-                    carriers.findAllByOrderByName().stream().map(c -> c.carrier(shipped)).toList(),
-                    List.of(),
-                    List.of(),
-                    List.of(),
-                    List.of())));
+    return reading.execute(status -> shipped.with(additions(things.findAllByOrderByName())));
   }
 
-  /** The household's own herbs, by name. */
-  @Transactional(readOnly = true)
-  public List<OwnHerb> ownHerbs() {
-    return herbs.findAllByOrderByName();
+  private Additions additions(List<OwnThing> own) {
+    return new Additions(
+        made(own, OwnKind.HERB, OwnThing::herb),
+        made(own, OwnKind.CARRIER, OwnThing::carrier),
+        made(own, OwnKind.WAX, OwnThing::wax),
+        made(own, OwnKind.POWDER, OwnThing::powder),
+        made(own, OwnKind.ESSENTIAL_OIL, OwnThing::essentialOil),
+        List.of());
   }
 
-  /** The household's own carriers, by name. */
+  private <T> List<T> made(
+      List<OwnThing> own, OwnKind kind, BiFunction<OwnThing, Catalogue, T> making) {
+    return own.stream().filter(t -> t.kind() == kind).map(t -> making.apply(t, shipped)).toList();
+  }
+
+  /** What the household has of its own, by name. */
   @Transactional(readOnly = true)
-  public List<OwnCarrier> ownCarriers() {
-    return carriers.findAllByOrderByName();
+  public List<OwnThing> own() {
+    return things.findAllByOrderByName();
   }
 
   /** What ships, for comparing. */
@@ -89,118 +88,60 @@ public class Catalogues {
   }
 
   /**
-   * A herb as it was typed.
+   * Adds a thing, or replaces a shipped one's figures.
    *
-   * @param like key of the shipped herb that it is like, or whose figures it replaces
-   * @param name its name; empty to keep that herb and replace its figures
-   * @param waterPercent fresh water content, %
-   * @param source where the figure comes from
-   */
-  public record HerbTyped(
-      String like,
-      String name,
-      String botanical,
-      String part,
-      String waterPercent,
-      String source) {}
-
-  /**
-   * Adds a herb, or replaces a shipped one's figures.
-   *
+   * @return its name
    * @throws Refused at the field that cannot be
    */
   @Transactional
-  public Herb keep(HerbTyped typed) {
+  public String keep(OwnKind kind, OwnTyped typed) {
     Problems problems = new Problems();
-    Herb like = problems.attempt("herbLike", () -> shipped.herb(typed.like()));
-    Part part = problems.attempt("herbPart", () -> part(typed.part(), like));
-    Double water =
+    OwnKind.Choice like = problems.attempt("like", () -> chosen(kind, OwnTyped.text(typed.like())));
+    Part part = problems.attempt("part", () -> part(OwnTyped.text(typed.part())));
+    Map<String, Double> figures = new LinkedHashMap<>();
+    for (OwnKind.Figure figure : kind.figures()) {
+      String text = typed.figure(figure.key());
+      if (!text.isEmpty()) {
         problems.attempt(
-            "herbWater",
-            () ->
-                typed.waterPercent().isBlank() && like != null
-                    ? like.waterFresh()
-                    : within(typed.waterPercent(), 30, 95, "% of water, from 30 to 95") / 100);
-    String name = named(problems, "herbName", typed.name());
-    String source = source(problems, "herbSource", typed.source());
+            "figures." + figure.key(), () -> figures.put(figure.key(), within(text, figure)));
+      }
+    }
+    String name = shortEnough(problems, "name", typed.name(), LONGEST_NAME);
+    String botanical = shortEnough(problems, "botanical", typed.botanical(), LONGEST_NAME);
+    String source = shortEnough(problems, "source", typed.source(), LONGEST_SOURCE);
+    problems.require(
+        !source.isEmpty(), "source", "Say where the figure comes from: “weighed”, a book.");
+    problems.require(
+        !name.isEmpty() || !figures.isEmpty() || !botanical.isEmpty() || part != null,
+        "name",
+        "Give it another name, or a figure of your own.");
     problems.refuseIfAny();
 
-    boolean replaces = name.isEmpty();
-    Herb herb =
-        OwnHerb.made(
-            like,
-            replaces ? like.key() : key(name),
-            replaces ? like.name() : name,
-            typed.botanical().isBlank() ? like.botanical() : clipped(typed.botanical()),
+    String key = name.isEmpty() ? like.key() : key(name);
+    things.findByKindAndThingKey(kind, key).ifPresent(entities::remove);
+    entities.flush();
+    String called = name.isEmpty() ? like.name() : name;
+    entities.persist(
+        new OwnThing(
+            kind,
+            key,
+            like.key(),
+            called,
+            botanical.isEmpty() ? null : botanical,
             part,
-            water,
-            source);
-    herbs.deleteByThingKey(herb.key());
-    persist(new OwnHerb(herb, like.key()));
-    return herb;
-  }
-
-  /** A carrier as it was typed; as {@link HerbTyped}. */
-  public record CarrierTyped(
-      String like, String name, String density, String keepsMonths, String source) {}
-
-  /**
-   * Adds a carrier, or replaces a shipped one's figures.
-   *
-   * @throws Refused at the field that cannot be
-   */
-  @Transactional
-  public Carrier keep(CarrierTyped typed) {
-    Problems problems = new Problems();
-    Carrier like = problems.attempt("oilLike", () -> shipped.carrier(typed.like()));
-    Double density =
-        problems.attempt(
-            "oilDensity",
-            () ->
-                typed.density().isBlank() && like != null
-                    ? like.density20()
-                    : within(typed.density(), 0.8, 1, "g/ml, from 0.8 to 1"));
-    Double months =
-        problems.attempt(
-            "oilMonths",
-            () ->
-                typed.keepsMonths().isBlank() && like != null
-                    ? (double) like.keepsMonths()
-                    : within(typed.keepsMonths(), 1, 60, "months, from 1 to 60"));
-    String name = named(problems, "oilName", typed.name());
-    String source = source(problems, "oilSource", typed.source());
-    problems.refuseIfAny();
-
-    boolean replaces = name.isEmpty();
-    Carrier carrier =
-        OwnCarrier.made(
-            like,
-            replaces ? like.key() : key(name),
-            replaces ? like.name() : name,
-            density,
-            months.intValue(),
-            source);
-    carriers.deleteByThingKey(carrier.key());
-    persist(new OwnCarrier(carrier, like.key()));
-    return carrier;
+            figures,
+            source));
+    forgetAfterwards();
+    return called;
   }
 
   /**
-   * Goes back to the shipped figures of a herb or carrier. A herb or carrier of one's own stays,
-   * because batches may hold it.
+   * Goes back to the shipped figures of a thing. A thing of one's own stays, because batches may
+   * hold it.
    */
   @Transactional
   public void backToShipped(UUID id) {
-    Stream.<OwnThing>concat(
-            herbs.findAllByOrderByName().stream(), carriers.findAllByOrderByName().stream())
-        .filter(thing -> thing.id().equals(id) && thing.replaces())
-        .forEach(entities::remove);
-    forgetAfterwards();
-  }
-
-  private void persist(OwnThing thing) {
-    entities.flush();
-    entities.persist(thing);
+    things.findById(id).filter(OwnThing::replaces).ifPresent(entities::remove);
     forgetAfterwards();
   }
 
@@ -215,48 +156,48 @@ public class Catalogues {
         });
   }
 
-  private static Part part(String typed, Herb like) {
-    if (typed.isBlank() && like != null) {
-      return like.bestPart();
+  private OwnKind.Choice chosen(OwnKind kind, String key) {
+    return kind.shipped(shipped).stream()
+        .filter(choice -> choice.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new Refused("like", "Choose the " + kind.word() + " that it is like."));
+  }
+
+  private static @Nullable Part part(String typed) {
+    if (typed.isEmpty()) {
+      return null;
     }
     try {
       return Part.valueOf(typed);
     } catch (IllegalArgumentException e) {
-      throw new Refused("herbPart", "Choose a part.");
+      throw new Refused("part", "Choose a part.");
     }
   }
 
-  private static double within(String typed, double low, double high, String expected) {
+  private static double within(String typed, OwnKind.Figure figure) {
     try {
-      double value = Double.parseDouble(typed.strip().replace(',', '.').replace("%", ""));
-      if (value >= low && value <= high) {
+      double value = Double.parseDouble(typed.replace(',', '.').replace("%", ""));
+      if (value >= figure.low() && value <= figure.high()) {
         return value;
       }
     } catch (NumberFormatException e) {
       // said below, as for a number out of range
     }
-    throw new Refused("figure", "“" + typed.strip() + "” is not a number of " + expected + ".");
+    throw new Refused(
+        figure.key(),
+        "“%s” is not a number from %s to %s%s."
+            .formatted(
+                typed,
+                Figures.plain(figure.low()),
+                Figures.plain(figure.high()),
+                figure.unit().isEmpty() ? "" : " " + figure.unit()));
   }
 
-  private static String named(Problems problems, String field, String typed) {
-    String name = typed.strip();
-    problems.require(
-        name.length() <= LONGEST_NAME, field, "A name has at most " + LONGEST_NAME + " letters.");
-    return name;
-  }
-
-  private static String source(Problems problems, String field, String typed) {
-    String source = typed.strip();
-    problems.require(
-        !source.isEmpty(), field, "Say where the figure comes from: “weighed”, a book.");
-    problems.require(
-        source.length() <= LONGEST_SOURCE, field, "At most " + LONGEST_SOURCE + " letters.");
-    return source;
-  }
-
-  private static String clipped(String typed) {
-    String text = typed.strip();
-    return text.substring(0, Math.min(LONGEST_NAME, text.length()));
+  private static String shortEnough(
+      Problems problems, String field, @Nullable String typed, int longest) {
+    String text = OwnTyped.text(typed);
+    problems.require(text.length() <= longest, field, "At most " + longest + " letters.");
+    return text;
   }
 
   /** A key for a name: plain letters and hyphens, apart from every shipped key. */

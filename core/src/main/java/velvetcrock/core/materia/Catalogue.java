@@ -114,6 +114,11 @@ public final class Catalogue {
     return waxes.values();
   }
 
+  /** All powders, in the order of their file. */
+  public Collection<Powder> powders() {
+    return powders.values();
+  }
+
   /** All essential oils, in the order of their file. */
   public Collection<EssentialOil> essentialOils() {
     return essentialOils.values();
