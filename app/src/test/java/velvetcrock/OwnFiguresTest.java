@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -15,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
@@ -150,5 +154,21 @@ class OwnFiguresTest extends AppTest {
         .andExpect(status().is(422))
         .andExpect(content().string(containsString(said)));
     assertThat(as(keeper, () -> catalogues.own())).isEmpty();
+  }
+
+  @Test
+  void aScriptOfTheHouseholdReckonsWithItsFiguresAndAnybodyElseWithTheShippedOnes()
+      throws Exception {
+    own(OwnKind.ESSENTIAL_OIL, "lavender", "", "ceiling", "0.5");
+    String drops =
+        "{\"drops\":[{\"oil\":\"lavender\",\"count\":10}],\"volumeMl\":60,\"use\":\"body\"}";
+
+    mvc.perform(reckon(drops)).andExpect(jsonPath("$.each[0].ceilingPercent").value(2));
+    mvc.perform(reckon(drops).with(authentication(signedIn(keeper))))
+        .andExpect(jsonPath("$.each[0].ceilingPercent").value(0.5));
+  }
+
+  private static MockHttpServletRequestBuilder reckon(String drops) {
+    return post("/api/v1/reckon/drops").contentType("application/json").content(drops);
   }
 }

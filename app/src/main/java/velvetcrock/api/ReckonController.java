@@ -33,7 +33,6 @@ import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
@@ -42,26 +41,25 @@ import velvetcrock.core.yield.Balance.Weighed;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
 import velvetcrock.core.yield.Yield;
+import velvetcrock.kitchen.Catalogues;
 
 /** A jar and its oil: charge, yield, balance, keeping. Computed, answered, not stored. */
 @RestController
 @RequestMapping("/api/v1/reckon")
 @Tag(name = "reckon", description = "Computes and stores nothing; open to all.")
 class ReckonController {
-  private final Catalogue catalogue;
-  private final Charger charger;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  ReckonController(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
-    this.charger = new Charger(catalogue);
+  ReckonController(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
   @PostMapping("/charge")
   @Operation(summary = "Oil for the herb, whether it covers, levels in the jar and the ways out.")
   Answers.Charge charge(@RequestBody Requests.Charge request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     List<HerbPortion> herbs = reader.herbs(request.herbs());
     CarrierBlend blend = reader.blend(request.carriers());
     Ratio ratio = ratio(request.ratio(), reader);
@@ -80,7 +78,7 @@ class ReckonController {
     ChargeOrder order =
         new ChargeOrder(
             herbs, Objects.requireNonNull(blend), Objects.requireNonNull(ratio), jar, cover);
-    Charge charge = charger.reckon(order);
+    Charge charge = new Charger(catalogues.current()).reckon(order);
     Light light = method == Method.SOLAR ? Light.WINDOW : Light.DARK;
     Set<Addition> additions =
         method == Method.SPIRIT ? Set.of(Addition.SPIRIT) : Set.<Addition>of();
@@ -172,7 +170,7 @@ class ReckonController {
   @PostMapping("/yield")
   @Operation(summary = "What should come out of the cloth.")
   Answers.Yield yield(@RequestBody Requests.Yield request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     List<HerbPortion> herbs = reader.herbs(request.herbs());
     Expression expression =
         reader.choice("expression", Expression.class, request.expression(), Expression.SQUEEZE);
@@ -194,7 +192,7 @@ class ReckonController {
   @PostMapping("/balance")
   @Operation(summary = "Where every gram went, and likely causes of a gap.")
   Answers.Balance balance(@RequestBody Requests.Balance request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     List<Weighed> in = reader.weighed("in", request.in());
     List<Weighed> out = reader.weighed("out", request.out());
     reader.problems().refuseIfAny();
@@ -215,7 +213,7 @@ class ReckonController {
   @Operation(
       summary = "Until when the oil is good, the rule that decided, and what would lengthen it.")
   Answers.Keeping keeping(@RequestBody Requests.Keeping request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     var chargedOn = reader.need("chargedOn", reader.date("chargedOn", request.chargedOn()));
     var strainedOn = reader.need("strainedOn", reader.date("strainedOn", request.strainedOn()));
     List<CarrierDates> carriers = reader.dated(request.carriers());

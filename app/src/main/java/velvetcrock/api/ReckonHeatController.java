@@ -22,8 +22,8 @@ import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.HeatStatistics;
 import velvetcrock.core.heat.HeatStatistics.Band;
 import velvetcrock.core.heat.Trace;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.kitchen.Catalogues;
 
 /** Temperature over time: what it was, what it aged, what it drew. Computed, not stored. */
 @RestController
@@ -36,18 +36,18 @@ class ReckonHeatController {
   private static final double FRYING_C = 100;
   private static final double MILLIS_PER_HOUR = 3_600_000;
 
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  ReckonHeatController(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
+  ReckonHeatController(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
   @PostMapping("/heat")
   @Operation(summary = "What a thermometer’s readings say: band, excursions, ageing, gaps.")
   Answers.Heat heat(@RequestBody Requests.Heat request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     List<Instant> times = new ArrayList<>();
     Trace trace = readings(request.trace(), times, reader);
     Band band = band(request.band(), reader);
@@ -147,7 +147,7 @@ class ReckonHeatController {
   @PostMapping("/extraction")
   @Operation(summary = "The relative pull of a trace, an estimate for comparing ways.")
   Answers.Extraction extraction(@RequestBody Requests.Extraction request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     reader.need("trace", request.trace());
     Trace trace = reader.trace(request.trace());
     CarrierBlend carriers = reader.blend(request.carriers());

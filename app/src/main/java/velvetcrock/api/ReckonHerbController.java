@@ -14,29 +14,29 @@ import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.Charge;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.DryingCurve.Weighing;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.spirit.SpiritStep;
+import velvetcrock.kitchen.Catalogues;
 
 /** The herb before the oil: its water, its drying, the spirit. Computed, answered, not stored. */
 @RestController
 @RequestMapping("/api/v1/reckon")
 @Tag(name = "reckon", description = "Computes and stores nothing; open to all.")
 class ReckonHerbController {
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  ReckonHerbController(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
+  ReckonHerbController(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
   @PostMapping("/moisture")
   @Operation(summary = "Dry matter, water, and the weight at another water content.")
   Answers.Moisture moisture(@RequestBody Requests.Moisture request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Double mass = reader.need("massG", request.massG());
     Double water = reader.need("waterFraction", request.waterFraction());
     Double target = reader.need("targetFraction", request.targetFraction());
@@ -58,7 +58,7 @@ class ReckonHerbController {
   @PostMapping("/drying")
   @Operation(summary = "A drying load fitted to its weighings, and the hours it has left.")
   Answers.Drying drying(@RequestBody Requests.Drying request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Double fresh = reader.need("freshMassG", request.freshMassG());
     Double water = reader.need("waterFraction", request.waterFraction());
     Double target = reader.need("targetFraction", request.targetFraction());
@@ -106,7 +106,7 @@ class ReckonHerbController {
   @PostMapping("/spirit")
   @Operation(summary = "What a spirit brings to the herb, and what of it has to leave again.")
   Answers.Spirit spirit(@RequestBody Requests.Spirit request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Double herb = reader.need("herbMassG", request.herbMassG());
     Double abv = reader.need("abvPercent", request.abvPercent());
     Double oil = reader.need("oilMassG", request.oilMassG());

@@ -16,37 +16,36 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Refused;
 import velvetcrock.core.Standing;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.CrossCheck.Substance;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.kitchen.Catalogues;
 
 /** What people type for an amount. Computed, answered, not stored. */
 @RestController
 @RequestMapping("/api/v1/reckon")
 @Tag(name = "reckon", description = "Computes and stores nothing; open to all.")
 class ReckonMeasureController {
-  private final Catalogue catalogue;
-  private final Substances substances;
+  private final Catalogues catalogues;
 
-  ReckonMeasureController(Catalogue catalogue) {
-    this.catalogue = catalogue;
-    this.substances = new Substances(catalogue);
+  ReckonMeasureController(Catalogues catalogues) {
+    this.catalogues = catalogues;
   }
 
   @PostMapping("/measure")
   @Operation(summary = "Reads an amount as cooks write it, in g and ml.")
   Answers.Measure measure(@RequestBody Requests.Measure request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Kitchen kitchen = reader.choice("kitchen", Kitchen.class, request.kitchen(), Kitchen.US);
     String text = reader.need("text", request.text());
     Measure measure =
         text == null || kitchen == null
             ? null
             : reader.problems().attempt("text", () -> new MeasureReader(kitchen).readAny(text));
-    Substance density = substances.density(request.of(), request.temperatureC(), reader);
+    Substance density =
+        new Substances(catalogues.current()).density(request.of(), request.temperatureC(), reader);
     Range each = measure == null ? null : each(measure, request.of(), reader);
     reader.problems().refuseIfAny();
 
@@ -81,7 +80,8 @@ class ReckonMeasureController {
         .attempt(
             "of.herb",
             () ->
-                catalogue
+                catalogues
+                    .current()
                     .herb(key)
                     .eachG()
                     .orElseThrow(
@@ -141,12 +141,13 @@ class ReckonMeasureController {
   @PostMapping("/cross-check")
   @Operation(summary = "Whether a weight and a volume of one thing can both be true.")
   Answers.CrossCheck crossCheck(@RequestBody Requests.CrossCheck request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Kitchen kitchen = reader.choice("kitchen", Kitchen.class, request.kitchen(), Kitchen.US);
     String weight = reader.need("weight", request.weight());
     String volume = reader.need("volume", request.volume());
     reader.need("of", request.of());
-    Substance substance = substances.density(request.of(), request.temperatureC(), reader);
+    Substance substance =
+        new Substances(catalogues.current()).density(request.of(), request.temperatureC(), reader);
     reader.problems().refuseIfAny();
 
     CrossCheck check =

@@ -18,7 +18,6 @@ import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.keeping.CarrierDates;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
@@ -29,6 +28,7 @@ import velvetcrock.core.plan.PlanOrder;
 import velvetcrock.core.plan.Want;
 import velvetcrock.core.plan.Way;
 import velvetcrock.core.pot.PotKind;
+import velvetcrock.kitchen.Catalogues;
 
 /** The ways to something wanted by a day. Computed, answered, not stored. */
 @RestController
@@ -37,25 +37,25 @@ import velvetcrock.core.pot.PotKind;
 class ReckonPlanController {
   private static final int MOST_METHODS = 50;
 
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  ReckonPlanController(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
+  ReckonPlanController(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
   @PostMapping("/plan")
   @Operation(summary = "The ways to something wanted by a day, worked back and compared.")
   Answers.Plan plan(@RequestBody Requests.Plan request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     Want want = want(request.want(), reader);
     LocalDate today = reader.need("today", reader.date("today", request.today()));
     LocalDate by = reader.need("by", reader.date("by", request.by()));
     Herb herb =
         request.herb() == null
             ? reader.need("herb", null)
-            : reader.problems().attempt("herb", () -> catalogue.herb(request.herb()));
+            : reader.problems().attempt("herb", () -> catalogues.current().herb(request.herb()));
     Part part =
         reader.choice(
             "part", Part.class, request.part(), herb == null ? Part.LEAF : herb.bestPart());
@@ -82,7 +82,7 @@ class ReckonPlanController {
                     : OptionalDouble.of(request.oilPerHerb()),
                 Objects.requireNonNull(purpose),
                 Objects.requireNonNull(today)),
-            catalogue,
+            catalogues.current(),
             cautions);
     return new Answers.Plan(
         comparison.needOilMl(),

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.pot.Drops;
 import velvetcrock.core.pot.Drops.Where;
 import velvetcrock.core.pot.Feel;
@@ -21,6 +20,7 @@ import velvetcrock.core.pot.Formula;
 import velvetcrock.core.pot.Formula.Target;
 import velvetcrock.core.pot.Ingredient;
 import velvetcrock.core.pot.PotKind;
+import velvetcrock.kitchen.Catalogues;
 
 /** What the oil becomes next. Computed, answered, not stored. */
 @RestController
@@ -30,24 +30,26 @@ class ReckonPotController {
   private static final int MOST_PARTS = 50;
   private static final String USUAL_WAX = "beeswax";
 
-  private final Catalogue catalogue;
+  private final Catalogues catalogues;
   private final Cautions cautions;
 
-  ReckonPotController(Catalogue catalogue, Cautions cautions) {
-    this.catalogue = catalogue;
+  ReckonPotController(Catalogues catalogues, Cautions cautions) {
+    this.catalogues = catalogues;
     this.cautions = cautions;
   }
 
   @PostMapping("/formula")
   @Operation(summary = "Hardness of a pot and what brings it to its target.")
   Answers.Formula formula(@RequestBody Requests.Formula request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     double usedAtC = request.usedAtC() == null ? 20 : request.usedAtC();
     List<Ingredient> parts = parts(request.parts(), usedAtC, reader);
     String waxKey =
         request.with() == null || request.with().wax() == null ? USUAL_WAX : request.with().wax();
     Ingredient wax =
-        reader.problems().attempt("with.wax", () -> Ingredient.of(catalogue.wax(waxKey), 1));
+        reader
+            .problems()
+            .attempt("with.wax", () -> Ingredient.of(catalogues.current().wax(waxKey), 1));
     Feel feel =
         request.feel() == null
             ? null
@@ -104,17 +106,18 @@ class ReckonPotController {
       String at, Ingredient.Kind kind, String key, double mass, double usedAtC, Reader reader) {
     return switch (kind) {
       case OIL, BUTTER -> {
-        var carrier = reader.problems().attempt(at + ".key", () -> catalogue.carrier(key));
+        var carrier =
+            reader.problems().attempt(at + ".key", () -> catalogues.current().carrier(key));
         yield carrier == null
             ? null
             : reader.under(at, () -> Ingredient.of(carrier, mass, usedAtC));
       }
       case WAX -> {
-        var wax = reader.problems().attempt(at + ".key", () -> catalogue.wax(key));
+        var wax = reader.problems().attempt(at + ".key", () -> catalogues.current().wax(key));
         yield wax == null ? null : reader.under(at, () -> Ingredient.of(wax, mass));
       }
       case POWDER -> {
-        var powder = reader.problems().attempt(at + ".key", () -> catalogue.powder(key));
+        var powder = reader.problems().attempt(at + ".key", () -> catalogues.current().powder(key));
         yield powder == null ? null : reader.under(at, () -> Ingredient.of(powder, mass));
       }
     };
@@ -135,7 +138,7 @@ class ReckonPotController {
   @PostMapping("/drops")
   @Operation(summary = "Essential oils against every ceiling, and the most drops that pass.")
   Answers.Drops drops(@RequestBody Requests.Drops request) {
-    Reader reader = new Reader(catalogue);
+    Reader reader = new Reader(catalogues.current());
     List<Drops.Count> counts = counts(request.drops(), reader);
     Double volume = reader.need("volumeMl", request.volumeMl());
     Where where = reader.choice("use", Where.class, request.use(), null);
@@ -179,7 +182,9 @@ class ReckonPotController {
       var oil =
           key == null
               ? null
-              : reader.problems().attempt(at + ".oil", () -> catalogue.essentialOil(key));
+              : reader
+                  .problems()
+                  .attempt(at + ".oil", () -> catalogues.current().essentialOil(key));
       if (oil != null && count != null) {
         counts.add(new Drops.Count(oil, count));
       }
