@@ -26,7 +26,8 @@ public record ChargeOrder(
   /** Cover under which a warning is due, mm. */
   public static final double THIN_COVER_MM = 6;
 
-  private static final double LEFT_IN_BLENDER = 0.03;
+  /** Share of a slurry that comes out of the blender again (practice). */
+  public static final double OUT_OF_BLENDER = 0.97;
 
   /** Checks and copies. */
   public ChargeOrder {
@@ -71,9 +72,9 @@ public record ChargeOrder(
    * less the 3 % that stays in the blender (practice).
    */
   public ChargeOrder blended() {
-    double arrives = 1 - LEFT_IN_BLENDER;
-    Ratio arriving = ratio instanceof Ratio.Oil oil ? new Ratio.Oil(oil.ml() * arrives) : ratio;
-    return withCut(Cut.GROUND).scaledHerb(arrives).withRatio(arriving);
+    Ratio arriving =
+        ratio instanceof Ratio.Oil oil ? new Ratio.Oil(oil.ml() * OUT_OF_BLENDER) : ratio;
+    return withCut(Cut.GROUND).scaledHerb(OUT_OF_BLENDER).withRatio(arriving);
   }
 
   /** Weight of all herbs, g. */

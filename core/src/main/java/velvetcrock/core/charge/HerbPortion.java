@@ -6,6 +6,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.moisture.Moisture;
 
 /**
  * One herb of a charge, as it goes in.
@@ -21,9 +22,6 @@ public record HerbPortion(
 
   /** Swelling of a dried herb's bed in its first two days (typical). */
   static final double SWELLING = 0.15;
-
-  /** Water content up to which a herb's water is bound and stays in it. */
-  public static final double BOUND_WATER = 0.12;
 
   private static final double LIGHTEST_G = 0.001;
   private static final double HEAVIEST_G = 100_000;
@@ -68,7 +66,7 @@ public record HerbPortion(
 
   /** Water that can go into the oil: m·(M − 0.12)/0.88, none below 0.12; g. */
   public double freeWaterG() {
-    return Math.max(0, massG * (waterFraction - BOUND_WATER) / (1 - BOUND_WATER));
+    return Moisture.freeWaterG(massG, waterFraction);
   }
 
   /** Settled bed when it has just been covered: m/ρ, ml. */

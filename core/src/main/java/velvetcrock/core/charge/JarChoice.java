@@ -1,45 +1,135 @@
 package velvetcrock.core.charge;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.function.Function;
+import java.util.List;
+import java.util.function.BiFunction;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 
 /**
- * Which jar a charge belongs in.
+ * Which jars a charge belongs in: the smallest free one in which it is covered and fits; where none
+ * holds it all, as few of one kind as do; where there are not enough of one kind, the largest free
+ * ones, each with its share.
  *
- * @param jar the smallest in which it is covered and fits, or the largest there is
- * @param count how many of them, each with an equal part of the charge; 1 unless none holds it all
+ * @param fills the jars with the share of the charge that goes into each; shares add up to 1
  */
-public record JarChoice(Jar jar, int count) {
+public record JarChoice(List<Fill> fills) {
   private static final int MOST_JARS = 99;
+  private static final double FULL = 0.999;
+  private static final int SHARE_STEPS = 40;
+
+  /**
+   * A kind of jar at hand.
+   *
+   * @param count how many of it are free
+   */
+  public record Free(Jar jar, int count) {
+    /** A jar of which there are as many as anybody could want. */
+    public static Free enough(Jar jar) {
+      return new Free(jar, MOST_JARS);
+    }
+  }
+
+  /** A jar with its share of the charge. */
+  public record Fill(Jar jar, double share) {}
+
+  /** One jar for all of it. */
+  public static JarChoice one(Jar jar) {
+    return new JarChoice(List.of(new Fill(jar, 1)));
+  }
+
+  /** How many jars it takes. */
+  public int count() {
+    return fills.size();
+  }
+
+  /** The jar of the largest share. */
+  public Jar jar() {
+    return fills.get(0).jar();
+  }
+
+  /** Whether every jar is alike and gets the same. */
+  public boolean even() {
+    return fills.stream().allMatch(fills.get(0)::equals);
+  }
 
   /**
    * Chooses among jars.
    *
-   * @param jars at least one
-   * @param inJar the charge as it would be in a given jar with the given share of the herb in it
-   * @throws Refused at {@code jar} if even 99 of the largest would not hold it
+   * @param free what stands empty
+   * @param inJar the charge as it would be in a given jar with the given share of it
+   * @throws Refused at {@code jar} if all of them together would not hold it
    */
-  public static JarChoice best(
-      Collection<Jar> jars, Function<Jar, Function<Double, Charge>> inJar) {
-    Comparator<Jar> bySize = Comparator.comparingDouble(Jar::brimMl);
-    return jars.stream()
-        .sorted(bySize)
-        .filter(jar -> holds(inJar.apply(jar).apply(1.0)))
+  public static JarChoice best(Collection<Free> free, BiFunction<Jar, Double, Charge> inJar) {
+    List<Free> bySize =
+        free.stream()
+            .filter(f -> f.count() > 0)
+            .sorted(Comparator.comparingDouble(f -> f.jar().brimMl()))
+            .toList();
+    return bySize.stream()
+        .filter(f -> holds(inJar.apply(f.jar(), 1.0)))
         .findFirst()
-        .map(jar -> new JarChoice(jar, 1))
-        .orElseGet(() -> split(jars.stream().max(bySize).orElseThrow(), inJar));
+        .map(f -> one(f.jar()))
+        .orElseGet(() -> several(bySize, inJar));
   }
 
-  private static JarChoice split(Jar largest, Function<Jar, Function<Double, Charge>> inJar) {
-    for (int count = 2; count <= MOST_JARS; count++) {
-      if (fits(inJar.apply(largest).apply(1.0 / count))) {
-        return new JarChoice(largest, count);
+  /** As few as possible of one kind, the larger kinds first. */
+  private static JarChoice several(List<Free> bySize, BiFunction<Jar, Double, Charge> inJar) {
+    JarChoice fewest = null;
+    for (int i = bySize.size() - 1; i >= 0; i--) {
+      Free kind = bySize.get(i);
+      int most = Math.min(kind.count(), fewest == null ? MOST_JARS : fewest.count() - 1);
+      for (int count = 2; count <= most; count++) {
+        if (fits(inJar.apply(kind.jar(), 1.0 / count))) {
+          Fill fill = new Fill(kind.jar(), 1.0 / count);
+          fewest = new JarChoice(Collections.nCopies(count, fill));
+          break;
+        }
       }
     }
-    throw new Refused("jar", "No jar holds this, nor would 99 of the largest. Check the amount.");
+    return fewest != null ? fewest : mixed(bySize, inJar);
+  }
+
+  /** The largest jars filled one after the other, the last with what is left. */
+  private static JarChoice mixed(List<Free> bySize, BiFunction<Jar, Double, Charge> inJar) {
+    List<Fill> fills = new ArrayList<>();
+    double left = 1;
+    for (int i = bySize.size() - 1; i >= 0; i--) {
+      Free kind = bySize.get(i);
+      for (int n = 0; n < kind.count() && left > 1 - FULL && fills.size() < MOST_JARS; n++) {
+        double share = Math.min(left, most(kind.jar(), inJar));
+        if (share > 0) {
+          fills.add(new Fill(kind.jar(), share));
+          left -= share;
+        }
+      }
+    }
+    if (left > 1 - FULL) {
+      throw new Refused(
+          "jar",
+          bySize.isEmpty()
+              ? "No jar stands empty. Say in the kitchen which jars you have, or choose one."
+              : "The jars that stand empty do not hold this together. Choose a jar, or check the amount.");
+    }
+    return new JarChoice(List.copyOf(fills));
+  }
+
+  /** The largest share that fits a jar: more of it never stands lower. */
+  private static double most(Jar jar, BiFunction<Jar, Double, Charge> inJar) {
+    double low = 0;
+    double high = 1;
+    for (int step = 0; step < SHARE_STEPS; step++) {
+      double middle = (low + high) / 2;
+      if (fits(inJar.apply(jar, middle))) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low < 1e-4 ? 0 : low;
   }
 
   private static boolean holds(Charge charge) {

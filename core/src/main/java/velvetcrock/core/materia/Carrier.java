@@ -90,6 +90,11 @@ public record Carrier(
 
   /** Months that it keeps once opened: 12, or 6 for a short-lived one (typical). */
   public int opensForMonths() {
-    return keepsMonths <= SHORT_KEEPING_MONTHS ? 6 : 12;
+    return shortLived() ? 6 : 12;
+  }
+
+  /** Whether it turns rancid soon: it keeps 8 months or less unopened. */
+  public boolean shortLived() {
+    return keepsMonths <= SHORT_KEEPING_MONTHS;
   }
 }

@@ -3,18 +3,44 @@ package velvetcrock.core.materia;
 import velvetcrock.core.Problems;
 
 /**
- * A straight-sided vessel by its inside.
+ * A vessel by its inside, reckoned as straight-sided: what is not round or not straight counts with
+ * the width of the round one that holds as much at the same depth.
  *
  * @param key key or name
  * @param name what it is called
  * @param brimMl volume to the brim, ml
  * @param innerDiameterMm inner width, mm
+ * @param shape what kind of vessel it is
  */
-public record Jar(String key, String name, double brimMl, double innerDiameterMm) {
+public record Jar(String key, String name, double brimMl, double innerDiameterMm, Shape shape) {
   /** Share of the brim up to which a jar is filled (practice). */
   public static final double FILL_LINE = 0.92;
 
   private static final double MM3_PER_ML = 1000;
+
+  /** Kinds of vessel. */
+  public enum Shape {
+    /** A jar with a lid. */
+    JAR,
+    /** A mixing bowl. */
+    BOWL,
+    /** A saucepan. */
+    PAN,
+    /** An oven dish. */
+    DISH,
+    /** A slow cooker's own crock. */
+    CROCK;
+
+    /** Whether a lid closes it tightly, so that no vapour leaves and no air comes in. */
+    public boolean closes() {
+      return this == JAR;
+    }
+  }
+
+  /** A jar with a lid. */
+  public Jar(String key, String name, double brimMl, double innerDiameterMm) {
+    this(key, name, brimMl, innerDiameterMm, Shape.JAR);
+  }
 
   /**
    * Checks that such a jar can be.
@@ -40,7 +66,8 @@ public record Jar(String key, String name, double brimMl, double innerDiameterMm
    * @param waterG weight of the water that fills it to the brim, g
    * @param innerHeightMm inner height, mm
    */
-  public static Jar measured(String key, String name, double waterG, double innerHeightMm) {
+  public static Jar measured(
+      String key, String name, double waterG, double innerHeightMm, Shape shape) {
     Problems problems = new Problems();
     problems.require(waterG >= 10 && waterG <= 50_000, "water", "Between 10 g and 50 kg of water.");
     problems.require(
@@ -48,7 +75,7 @@ public record Jar(String key, String name, double brimMl, double innerDiameterMm
     problems.refuseIfAny();
 
     return new Jar(
-        key, name, waterG, Math.sqrt(4 * waterG * MM3_PER_ML / (Math.PI * innerHeightMm)));
+        key, name, waterG, Math.sqrt(4 * waterG * MM3_PER_ML / (Math.PI * innerHeightMm)), shape);
   }
 
   /** Inner floor area, mm². */

@@ -56,6 +56,11 @@ public enum Method {
     return usualHours;
   }
 
+  /** Hours from charging by which it should be strained. */
+  public double latestHours() {
+    return latestHours;
+  }
+
   /** Days from charging at which it may be strained; begun days count. */
   public int earliestDays() {
     return days(earliestHours);

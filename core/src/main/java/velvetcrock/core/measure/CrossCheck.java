@@ -4,6 +4,7 @@ import static velvetcrock.core.Figures.plain;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -101,6 +102,60 @@ public record CrossCheck(
         implied,
         agrees ? List.of() : explain(weighed, measured, kitchen, substance),
         lines.done());
+  }
+
+  /**
+   * Reads an amount that may be given twice, as {@code 60 g = 2 cups}, and checks the one against
+   * the other.
+   *
+   * @return the weight where both are given, else what is given
+   * @throws Refused at {@code amount} if it cannot be read, or both cannot be true; with the slips
+   *     that would explain it
+   */
+  public static Measure read(String text, Kitchen kitchen, Substance substance) {
+    MeasureReader reader = new MeasureReader(kitchen);
+    Problems problems = new Problems();
+    int at = text.indexOf('=');
+    if (at < 0) {
+      Measure only = problems.attempt("amount", () -> reader.read(text));
+      problems.refuseIfAny();
+      return only;
+    }
+    String one = text.substring(0, at).strip();
+    String other = text.substring(at + 1).strip();
+    Measure first = problems.attempt("amount", () -> reader.read(one));
+    Measure second = problems.attempt("amount", () -> reader.read(other));
+    problems.require(
+        first == null || second == null || first.isWeight() != second.isWeight(),
+        "amount",
+        "“" + text + "” says the same kind of measure twice: give a weight and a volume.");
+    problems.refuseIfAny();
+
+    boolean weightFirst = first.isWeight();
+    CrossCheck check = of(weightFirst ? one : other, weightFirst ? other : one, kitchen, substance);
+    check.refuseIfApart();
+    return weightFirst ? first : second;
+  }
+
+  /**
+   * Ends where the two cannot both be true.
+   *
+   * @throws Refused at {@code amount} with what would explain it
+   */
+  public void refuseIfApart() {
+    if (!agrees) {
+      String slips = explanations.stream().map(e -> " " + e.text()).collect(Collectors.joining());
+      throw new Refused(
+          "amount",
+          "Weight and volume cannot both be true: that volume weighs about "
+              + plain(impliedMassG.low())
+              + " to "
+              + plain(impliedMassG.high())
+              + " g, and "
+              + plain(statedMassG.middle())
+              + " g was given."
+              + slips);
+    }
   }
 
   private static boolean agree(Range statedG, Range ml, Substance substance) {

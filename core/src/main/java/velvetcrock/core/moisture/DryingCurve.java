@@ -146,6 +146,21 @@ public record DryingCurve(
     return new Range(hours / factor, hours * factor);
   }
 
+  /**
+   * Questions weighings without fitting them.
+   *
+   * @throws Refused as {@link #fit} does, but for a load that has lost nothing yet
+   */
+  public static void check(
+      double freshMassG, double waterFraction, double targetFraction, List<Weighing> weighings) {
+    checked(freshMassG, waterFraction, targetFraction, weighings);
+  }
+
+  /** The curve that is expected of a load before anything is known of it, n = 1. */
+  public static double expectedMassAt(Way way, double hours, double freshMassG, double dryMatterG) {
+    return dryMatterG + (freshMassG - dryMatterG) * Math.exp(-way.ratePerHour * hours);
+  }
+
   /** Weight that the curve expects at a time, g. */
   public double massAt(double hours, double freshMassG, double dryMatterG) {
     return dryMatterG + (freshMassG - dryMatterG) * Math.exp(-k * Math.pow(hours, n));
@@ -177,11 +192,19 @@ public record DryingCurve(
           "Weighings go forward in time, within a year.");
       String mass = at + ".massG";
       if (!(weighing.massG() <= freshMassG)) {
-        problems.add(mass, "That is above its fresh weight, " + plain(freshMassG) + " g.");
+        problems.add(
+            mass,
+            "That is above its fresh weight, " + plain(freshMassG) + " g. Is the scale tared?");
       } else if (weighing.massG() <= dry) {
-        problems.add(mass, "That is below its dry matter, " + plain(dry) + " g.");
+        problems.add(
+            mass,
+            "That is below its dry matter, "
+                + plain(dry)
+                + " g. Weigh again, or correct how much water it held.");
       } else if (weighing.massG() > before * MAY_RISE) {
-        problems.add(mass, "It rose from " + plain(before) + " g: nothing gains weight in drying.");
+        problems.add(
+            mass,
+            "It rose from " + plain(before) + " g: nothing gains weight in drying. Weigh again.");
       }
       before = weighing.massG();
       hoursBefore = weighing.hours();

@@ -17,6 +17,9 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
   /** Most water that a living plant holds, wet basis. */
   public static final double WETTEST = 0.97;
 
+  /** Water up to which it is bound in the herb and does not go into the oil, wet basis. */
+  public static final double BOUND = 0.12;
+
   private static final double LIGHTEST_G = 0.001;
   private static final double HEAVIEST_G = 1_000_000;
 
@@ -75,6 +78,43 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
         "It weighs at least its dry matter, " + plain(dryMatterG) + " g.");
     problems.refuseIfAny();
     return 1 - dryMatterG / massG;
+  }
+
+  /**
+   * Water that can go into the oil, and has to leave a pot of it before it counts as driven dry:
+   * m·(M − 0.12)/0.88, the share 1 − (1 − M)·0.12/(0.88·M) of all its water.
+   *
+   * @param massG m, g
+   * @param waterFraction M, wet basis
+   * @return g; 0 where M is 0.12 or less
+   */
+  public static double freeWaterG(double massG, double waterFraction) {
+    return Math.max(0, massG * (waterFraction - BOUND) / (1 - BOUND));
+  }
+
+  /**
+   * Water content of a herb that has been rinsed: what clings to the leaf counts as its water.
+   *
+   * @param dryG weight before rinsing, g
+   * @param waterFraction its water then, wet basis
+   * @param wetG weight after rinsing, g, not below {@code dryG}
+   * @return wet basis
+   * @throws velvetcrock.core.Refused at {@code dryG} if it got lighter or swims in water
+   */
+  public static double rinsed(double dryG, double waterFraction, double wetG) {
+    Problems problems = new Problems();
+    check(problems, "dryG", dryG);
+    checkFraction(problems, "waterFraction", waterFraction);
+    problems.require(
+        wetG >= dryG, "dryG", "Rinsing makes it heavier: " + plain(wetG) + " g after it was read.");
+    problems.refuseIfAny();
+    double fraction = 1 - dryG * (1 - waterFraction) / wetG;
+    problems.require(
+        fraction <= WETTEST,
+        "dryG",
+        "More than " + plain(wetG - dryG) + " g of water cannot cling to it. Shake it dry first.");
+    problems.refuseIfAny();
+    return fraction;
   }
 
   static void check(Problems problems, String field, double massG) {

@@ -28,6 +28,9 @@ public record SpiritStep(
   /** Rest of the dampened herb, h: earliest, usual and latest (practice: 12–24). */
   public static final double EARLIEST_HOURS = 8;
 
+  /** Rest after which the oil usually may follow, h. */
+  public static final double SOONEST_USUAL_HOURS = 12;
+
   /** Usual rest, h. */
   public static final double USUAL_HOURS = 24;
 
@@ -76,6 +79,24 @@ public record SpiritStep(
             herbMassG * dose,
             "g",
             Standing.STANDARD);
+    return of(spirit, abvPercent, oilMassG, lines);
+  }
+
+  /**
+   * Reckons the step with spirit that was weighed, whatever dose it comes to.
+   *
+   * @param spiritMassG spirit, g, above 0
+   * @param abvPercent strength, % vol, 20–100
+   * @param oilMassG oil that follows, g, above 0
+   */
+  public static SpiritStep weighed(double spiritMassG, double abvPercent, double oilMassG) {
+    Reckoning.Writer lines = Reckoning.writer();
+    double spirit = lines.line("Spirit", "as weighed", spiritMassG, "g", Standing.MEASURED);
+    return of(spirit, abvPercent, oilMassG, lines);
+  }
+
+  private static SpiritStep of(
+      double spirit, double abvPercent, double oilMassG, Reckoning.Writer lines) {
     double density = EthanolWater.density(abvPercent);
     double ml =
         lines.line(

@@ -7,8 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.charge.ByEye.Filling;
+import velvetcrock.core.charge.ByEye.Packing;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -20,10 +22,11 @@ class ByEyeTest {
   private static final Jar HALF_LITRE = CATALOGUE.jar("jar-500");
   private static final Filling CUT_YARROW =
       new Filling(CATALOGUE.herb("yarrow"), Part.FLOWER, Cut.CUT, HerbState.DRIED);
+  private static final List<Filling> ONE = List.of(CUT_YARROW);
 
   @Test
   void aJarHalfFullOfCutFlowersHoldsAboutTwentyGrams() {
-    ByEye byEye = ByEye.ofShares(HALF_LITRE, CUT_YARROW, 0.5, 0.92, CATALOGUE);
+    ByEye byEye = ByEye.ofShares(HALF_LITRE, ONE, Packing.UNSAID, 0.5, 0.92, CATALOGUE);
 
     assertThat(byEye.herbMassG().low()).isCloseTo(13.25, within(0.01));
     assertThat(byEye.herbMassG().high()).isCloseTo(26.5, within(0.01));
@@ -32,19 +35,46 @@ class ByEyeTest {
   }
 
   @Test
+  void sayingHowItIsPackedHalvesTheDoubt() {
+    Range unsaid = ByEye.ofShares(HALF_LITRE, ONE, Packing.UNSAID, 0.5, 0.9, CATALOGUE).herbMassG();
+    Range loose = ByEye.ofShares(HALF_LITRE, ONE, Packing.LOOSE, 0.5, 0.9, CATALOGUE).herbMassG();
+    Range packed = ByEye.ofShares(HALF_LITRE, ONE, Packing.PACKED, 0.5, 0.9, CATALOGUE).herbMassG();
+
+    assertThat(loose.low()).isEqualTo(unsaid.low());
+    assertThat(packed.high()).isEqualTo(unsaid.high());
+    assertThat(loose.high()).isCloseTo(packed.low(), within(1e-9));
+  }
+
+  @Test
+  void aBlendByEyeSharesTheLayerByItsParts() {
+    Filling leaf = new Filling(CATALOGUE.herb("self-heal"), Part.LEAF, Cut.CUT, HerbState.DRIED, 3);
+
+    ByEye byEye =
+        ByEye.ofShares(HALF_LITRE, List.of(CUT_YARROW, leaf), Packing.UNSAID, 0.5, 0.9, CATALOGUE);
+
+    assertThat(byEye.eachG().get(0).low()).isCloseTo(13.25 / 4, within(0.01));
+    assertThat(byEye.eachG().get(1).low()).isCloseTo(13.25 * 1.2 * 3 / 4, within(0.01));
+    assertThat(byEye.herbMassG().high())
+        .isCloseTo(byEye.eachG().get(0).high() + byEye.eachG().get(1).high(), within(1e-9));
+  }
+
+  @Test
   void depthsAndSharesSayTheSame() {
     double brim = HALF_LITRE.brimMm();
 
-    assertThat(ByEye.ofLayers(HALF_LITRE, CUT_YARROW, brim / 2, brim / 4, CATALOGUE).herbMassG())
-        .isEqualTo(ByEye.ofShares(HALF_LITRE, CUT_YARROW, 0.5, 0.75, CATALOGUE).herbMassG());
+    assertThat(
+            ByEye.ofLayers(HALF_LITRE, ONE, Packing.UNSAID, brim / 2, brim / 4, CATALOGUE)
+                .herbMassG())
+        .isEqualTo(
+            ByEye.ofShares(HALF_LITRE, ONE, Packing.UNSAID, 0.5, 0.75, CATALOGUE).herbMassG());
   }
 
   @Test
   void moreThanTheJarHoldsIsRefusedAtItsField() {
-    assertThatThrownBy(() -> ByEye.ofShares(HALF_LITRE, CUT_YARROW, 0.6, 0.5, CATALOGUE))
+    assertThatThrownBy(() -> ByEye.ofShares(HALF_LITRE, ONE, Packing.UNSAID, 0.6, 0.5, CATALOGUE))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("aboveMm");
-    assertThatThrownBy(() -> ByEye.ofShares(HALF_LITRE, CUT_YARROW, 1.2, 1.3, CATALOGUE))
+    assertThatThrownBy(() -> ByEye.ofShares(HALF_LITRE, ONE, Packing.UNSAID, 1.2, 1.3, CATALOGUE))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("herbMm");
   }

@@ -132,17 +132,48 @@ class ChargerTest {
   void aSecondJarIsTakenWhereNoneHoldsItAll() {
     JarChoice choice =
         JarChoice.best(
-            CATALOGUE.jars(),
-            jar ->
-                share -> {
-                  ChargeOrder order =
-                      yarrow(400 * share, Cut.CUT, new Ratio.WeightToVolume(5), jar);
-                  return charger.reckon(
-                      order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
-                });
+            CATALOGUE.jars().stream().map(JarChoice.Free::enough).toList(), this::ofFourHundred);
 
     assertThat(choice.count()).isGreaterThan(1);
     assertThat(choice.jar().key()).isEqualTo("jar-2000");
+  }
+
+  /** 400 g of cut yarrow, or a share of them, as they stand in a jar. */
+  private Charge ofFourHundred(Jar jar, double share) {
+    ChargeOrder order = yarrow(400 * share, Cut.CUT, new Ratio.WeightToVolume(5), jar);
+    return charger.reckon(
+        order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
+  }
+
+  @Test
+  void whereOneKindDoesNotSufficeTheLargestFreeOnesShareIt() {
+    List<JarChoice.Free> free =
+        List.of(
+            new JarChoice.Free(CATALOGUE.jar("jar-2000"), 2),
+            new JarChoice.Free(CATALOGUE.jar("jar-1000"), 3),
+            new JarChoice.Free(CATALOGUE.jar("jar-500"), 0));
+
+    JarChoice choice = JarChoice.best(free, this::ofFourHundred);
+
+    assertThat(choice.even()).isFalse();
+    assertThat(choice.fills().stream().mapToDouble(JarChoice.Fill::share).sum())
+        .isCloseTo(1, within(1e-3));
+    assertThat(choice.fills()).extracting(f -> f.jar().key()).doesNotContain("jar-500");
+    assertThat(choice.fills())
+        .allSatisfy(
+            f ->
+                assertThat(ofFourHundred(f.jar(), f.share()).levels().orElseThrow().fits())
+                    .isTrue());
+  }
+
+  @Test
+  void whereTheFreeJarsDoNotHoldItThatIsSaid() {
+    List<JarChoice.Free> one = List.of(new JarChoice.Free(CATALOGUE.jar("jar-500"), 1));
+
+    assertThatThrownBy(() -> JarChoice.best(one, this::ofFourHundred))
+        .hasMessageContaining("do not hold this");
+    assertThatThrownBy(() -> JarChoice.best(List.of(), this::ofFourHundred))
+        .hasMessageContaining("No jar stands empty");
   }
 
   @Test

@@ -62,11 +62,12 @@ class CatalogueTest {
 
   @Test
   void aJarIsMeasuredWithWater() {
-    Jar jar = Jar.measured("own", "Crock", 530, 105.44);
+    Jar jar = Jar.measured("own", "Crock", 530, 105.44, Jar.Shape.JAR);
 
     assertThat(jar.innerDiameterMm()).isBetween(79.9, 80.1);
     assertThat(jar.brimMm()).isBetween(105.4, 105.5);
-    assertThatThrownBy(() -> Jar.measured("own", "Crock", 0, 100)).hasMessageContaining("water");
+    assertThatThrownBy(() -> Jar.measured("own", "Crock", 0, 100, Jar.Shape.JAR))
+        .hasMessageContaining("water");
   }
 
   @Test

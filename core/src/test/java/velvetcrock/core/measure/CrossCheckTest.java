@@ -88,4 +88,34 @@ class CrossCheckTest {
   void rangesThatTouchAgree() {
     assertThat(check("10–20 g", "1 cup", CUT_FLOWER).agrees()).isTrue();
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "60 g, 60, true",
+    "2 cups, 473, false",
+    "37 g = 2 cups, 37, true",
+    "2 cups = 37 g, 37, true"
+  })
+  void anAmountGivenTwiceIsItsWeight(String text, double amount, boolean weight) {
+    Measure read = CrossCheck.read(text, Kitchen.US, CUT_FLOWER);
+
+    assertThat(read.isWeight()).isEqualTo(weight);
+    assertThat(read.amount().middle()).isCloseTo(amount, within(0.5));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "120 g = 1 cup, cannot both be true",
+    "240 g = 240 ml, written down as grams",
+    "60 g = 2 oz, same kind of measure",
+    "2 cups = 500 ml, same kind of measure",
+    "60 g = much, cannot be read",
+    "= 60 g, amount"
+  })
+  void twoAmountsThatCannotBothBeTrueAreAskedAbout(String text, String said) {
+    assertThatThrownBy(() -> CrossCheck.read(text, Kitchen.US, CUT_FLOWER))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("amount")
+        .hasMessageContaining(said);
+  }
 }

@@ -129,42 +129,52 @@ class MoistureTest {
   @ParameterizedTest
   @CsvSource({"0.85, 0.976", "0.65, 0.927"})
   void aPotIsDryWhenItsHerbIsDownToTheBoundWater(double fraction, double share) {
-    assertThat(PotWeighing.of(100, fraction, 900, List.of()).shareToLose())
+    assertThat(Moisture.freeWaterG(100, fraction) / (100 * fraction))
         .isCloseTo(share, within(0.0005));
+  }
+
+  private static WeighingDown pot(Weighing... weighings) {
+    return WeighingDown.of(Moisture.freeWaterG(100, 0.85), 100, 900, List.of(weighings));
   }
 
   @Test
   void thePotSaysHowFarItIsAndHowLongItTakes() {
-    PotWeighing pot =
-        PotWeighing.of(100, 0.85, 900, List.of(new Weighing(1, 880), new Weighing(2, 850)));
+    WeighingDown pot = pot(new Weighing(1, 880), new Weighing(2, 850));
 
-    assertThat(pot.waterG()).isCloseTo(85, within(1e-9));
     assertThat(pot.targetG()).isCloseTo(817.0, within(0.1));
-    assertThat(pot.drivenShare()).isCloseTo(50 / (0.97594 * 85), within(1e-3));
-    assertThat(pot.dry()).isFalse();
+    assertThat(pot.goneShare()).isCloseTo(50 / (0.97594 * 85), within(1e-3));
+    assertThat(pot.done()).isFalse();
     assertThat(pot.hoursLeft()).hasValueCloseTo((850 - pot.targetG()) / 30, within(1e-9));
   }
 
   @Test
   void aPotThatNoLongerLosesHasNoForecast() {
-    PotWeighing pot =
-        PotWeighing.of(100, 0.85, 900, List.of(new Weighing(1, 880), new Weighing(2, 880)));
-
-    assertThat(pot.hoursLeft()).isEmpty();
+    assertThat(pot(new Weighing(1, 880), new Weighing(2, 880)).hoursLeft()).isEmpty();
+    assertThat(pot().hoursLeft()).isEmpty();
   }
 
   @Test
   void aPotBelowItsTargetIsDry() {
-    PotWeighing pot = PotWeighing.of(100, 0.85, 900, List.of(new Weighing(3, 815)));
+    WeighingDown pot = pot(new Weighing(3, 815));
 
-    assertThat(pot.dry()).isTrue();
+    assertThat(pot.done()).isTrue();
     assertThat(pot.hoursLeft()).hasValue(0);
-    assertThat(pot.drivenShare()).isEqualTo(1);
+    assertThat(pot.goneShare()).isEqualTo(1);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"905, nothing has been added", "700, cannot have lost more"})
+  void aPotThatGainsOrLosesWhatItCannotIsRefused(double grams, String said) {
+    assertThatThrownBy(() -> pot(new Weighing(1, grams)))
+        .hasMessageContaining("weighings[0].massG")
+        .hasMessageContaining(said);
   }
 
   @Test
-  void aPotThatGainsWeightIsRefused() {
-    assertThatThrownBy(() -> PotWeighing.of(100, 0.85, 900, List.of(new Weighing(1, 905))))
-        .hasMessageContaining("weighings[0].massG");
+  void waterOnARinsedLeafCountsAsItsWater() {
+    assertThat(Moisture.rinsed(100, 0.85, 110)).isCloseTo(95.0 / 110, within(1e-9));
+    assertThat(Moisture.rinsed(100, 0.85, 100)).isCloseTo(0.85, within(1e-9));
+    assertThatThrownBy(() -> Moisture.rinsed(100, 0.85, 90)).hasMessageContaining("heavier");
+    assertThatThrownBy(() -> Moisture.rinsed(100, 0.85, 900)).hasMessageContaining("Shake it dry");
   }
 }
