@@ -4,10 +4,11 @@ package velvetcrock.core.caution;
  * A caution.
  *
  * @param code lower-case with hyphens
+ * @param passing whether one may go on all the same
  * @param text what is the matter, short
  * @param turnTo what to do or whom to ask; may be empty
  */
-public record Caution(String code, Level level, String text, String turnTo) {
+public record Caution(String code, Level level, Passing passing, String text, String turnTo) {
 
   /** How bad it is, worst first. */
   public enum Level {
@@ -17,5 +18,15 @@ public record Caution(String code, Level level, String text, String turnTo) {
     CAREFUL,
     /** Good to know. */
     NOTE
+  }
+
+  /** Whether what is planned may go on in spite of a caution. */
+  public enum Passing {
+    /** It stops nobody. */
+    FREELY,
+    /** Once somebody has said that they read it. */
+    HAVING_READ,
+    /** Not at all: what is planned cannot be meant so. */
+    NEVER
   }
 }

@@ -54,6 +54,7 @@ public final class Cautions {
                 new Caution(
                     row.get("code"),
                     Caution.Level.valueOf(row.get("level").toUpperCase(Locale.ROOT)),
+                    passing(row.get("level"), row.get("passing")),
                     row.get("text"),
                     row.get("turnTo")),
             Caution::code);
@@ -75,6 +76,15 @@ public final class Cautions {
       throw new IllegalStateException(problems.found().toString());
     }
     return new Cautions(byCode, List.copyOf(rules));
+  }
+
+  private static Caution.Passing passing(String level, String passing) {
+    return switch (passing) {
+      case "" -> level.equals("stop") ? Caution.Passing.NEVER : Caution.Passing.FREELY;
+      case "read" -> Caution.Passing.HAVING_READ;
+      case "freely" -> Caution.Passing.FREELY;
+      default -> throw new Refused("passing", "Empty, read or freely; not “" + passing + "”.");
+    };
   }
 
   private static Rule rule(

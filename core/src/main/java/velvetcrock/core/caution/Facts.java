@@ -8,10 +8,13 @@ import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.moisture.Moisture;
 
 /** The facts about what is planned, in the words of {@code rules.csv}. */
 final class Facts {
+  private static final double FRIDGE_C = 4;
   private static final double WARM_C = 38;
   private static final double HOT_C = 50;
   private static final double NEAR_BOILING_C = 90;
@@ -69,9 +72,7 @@ final class Facts {
       note(!herb.herb().edible(), "herb-not-edible");
       note(herb.state() == HerbState.DRIED, "state:dried");
       note(herb.state() != HerbState.DRIED, "state:wet");
-      note(
-          herb.state() == HerbState.DRIED && herb.waterFraction() > HerbPortion.BOUND_WATER,
-          "leathery");
+      note(herb.state() == HerbState.DRIED && herb.waterFraction() > Moisture.BOUND, "leathery");
     }
     for (CarrierBlend.Share share : order.carriers().shares()) {
       note(!share.carrier().edible(), "carrier:not-edible");
@@ -81,6 +82,7 @@ final class Facts {
   private void heat(Situation situation) {
     double celsius = situation.infusesAtC();
     note(celsius < WARM_C, "heat:cold");
+    note(celsius < WARM_C && celsius > FRIDGE_C, "heat:room");
     note(celsius >= WARM_C, "heat:warm");
     note(celsius >= HOT_C, "heat:hot");
     note(celsius > NEAR_BOILING_C, "heat:near-boiling");
@@ -91,5 +93,10 @@ final class Facts {
     note(
         situation.order().carriers().shares().stream().anyMatch(s -> s.carrier().solidAt(celsius)),
         "carrier:solid");
+    note(
+        celsius >= WARM_C
+            && situation.order().carriers().shares().stream()
+                .anyMatch(s -> s.carrier().solidAt(Carrier.ROOM_C)),
+        "carrier:melted");
   }
 }

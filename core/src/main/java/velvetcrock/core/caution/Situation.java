@@ -27,6 +27,8 @@ public record Situation(
     WEAK_SPIRIT,
     /** Spirit that brings more water than oil can hold. */
     SPIRIT_WATER,
+    /** Herb and oil are blended into a slurry. */
+    BLENDING,
     /** Essential oils. */
     ESSENTIAL_OIL,
     /** Honey, hydrosol, aloe, tincture, juice: anything with water. */

@@ -157,4 +157,39 @@ class CautionsTest {
         .extracting(Caution::code)
         .contains("leathery", "free-water");
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "fresh-cold, HAVING_READ",
+    "free-water, HAVING_READ",
+    "botulism, HAVING_READ",
+    "spirit-fire, HAVING_READ",
+    "kitchen-cold-room, NEVER",
+    "not-edible-herb, NEVER",
+    "solid-carrier, NEVER",
+    "comfrey-never, NEVER",
+    "no-ear, FREELY",
+    "patch-test, FREELY",
+    "old-herb, FREELY"
+  })
+  void someStopsAreGoneThroughHavingReadThemAndSomeNever(String code, Caution.Passing passing) {
+    assertThat(cautions.of(code).passing()).isEqualTo(passing);
+  }
+
+  @Test
+  void freshHerbForEatingMayStandInTheFridgeButNotInTheRoom() {
+    assertThat(planned("garlic", HerbState.FRESH, Purpose.KITCHEN, 4))
+        .contains("botulism")
+        .doesNotContain("kitchen-cold-room");
+    assertThat(planned("garlic", HerbState.FRESH, Purpose.KITCHEN, 18))
+        .contains("botulism", "kitchen-cold-room");
+  }
+
+  @Test
+  void aSlurryHasToSettleAndSpiritToLeave() {
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.SKIN, 20, Addition.BLENDING))
+        .contains("slurry-settles");
+    assertThat(planned("yarrow", HerbState.DRIED, Purpose.SKIN, 30, Addition.SPIRIT))
+        .contains("loosely-covered");
+  }
 }
