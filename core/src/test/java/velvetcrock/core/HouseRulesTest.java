@@ -18,7 +18,7 @@ class HouseRulesTest {
           .layer("plan")
           .definedBy("velvetcrock.core.plan")
           .layer("log")
-          .definedBy("velvetcrock.core.log")
+          .definedBy("velvetcrock.core.log", "velvetcrock.core.drawer")
           .layer("caution")
           .definedBy("velvetcrock.core.caution")
           .layer("reckonings")

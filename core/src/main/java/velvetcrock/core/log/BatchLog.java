@@ -9,10 +9,13 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.log.BatchState.Rest;
 import velvetcrock.core.log.BatchState.Status;
 import velvetcrock.core.log.BatchState.Stay;
 import velvetcrock.core.log.BatchState.Tending;
+import velvetcrock.core.log.BatchState.Weighed;
 
 /** Folds a log into the state of its batch: the only place where a state comes from. */
 public final class BatchLog {
@@ -21,8 +24,15 @@ public final class BatchLog {
 
   private static final double DRAW_TOLERANCE_ML = 0.5;
 
+  /** More than this share of what went in cannot come out, however wet the herb. */
+  private static final double MOST_OUT_OF_IN = 1.25;
+
   private Event.@Nullable Charged charge;
   private final List<Stay> stays = new ArrayList<>();
+  private Event.@Nullable JarIn vessel;
+  private int transfers;
+  private @Nullable Rest rest;
+  private final List<Weighed> weighings = new ArrayList<>();
   private double toppedUpMl;
   private Observations seen = Observations.none();
   private Tending tended = Tending.none();
@@ -64,6 +74,10 @@ public final class BatchLog {
         status(),
         charge,
         List.copyOf(stays),
+        vessel == null ? charge.jar() : vessel,
+        transfers,
+        rest,
+        weighings,
         toppedUpMl,
         seen,
         tended,
@@ -78,7 +92,9 @@ public final class BatchLog {
 
   private Status status() {
     if (strained == null) {
-      return endedAt == null ? Status.INFUSING : Status.THROWN_OUT;
+      return endedAt != null
+          ? Status.THROWN_OUT
+          : rest != null && rest.pouredAt() == null ? Status.RESTING : Status.INFUSING;
     }
     if (bottles.isEmpty()) {
       return Status.STRAINED;
@@ -112,12 +128,49 @@ public final class BatchLog {
     require(charge == null, "kind", "It has been charged already.");
     charge = event;
     stays.add(new Stay(at, event.stand()));
+    if (event.manner().spirit() != null) {
+      rest = new Rest(at, null, null, 0);
+    }
+  }
+
+  private void oilPoured(Event.OilPoured event, Instant at) {
+    Rest resting = resting();
+    rest = new Rest(resting.since(), resting.even(), at, event.oilMl());
+    if (event.grossG() != null) {
+      weighings.add(new Weighed(at, event.grossG(), toppedUpMl, transfers));
+    }
+  }
+
+  private void weighed(Event.PotWeighed event, Instant at) {
+    require(!notPoured(), "grossG", "Pour the oil first, then weigh vessel and all.");
+    weighings.add(new Weighed(at, event.grossG(), toppedUpMl, transfers));
+  }
+
+  private Rest resting() {
+    Rest resting = rest;
+    if (resting == null || resting.pouredAt() != null) {
+      throw new Refused("kind", "It does not rest in spirit.");
+    }
+    return resting;
+  }
+
+  private boolean notPoured() {
+    return rest != null && rest.pouredAt() == null;
   }
 
   private void inTheJar(Event event, Instant at) {
     require(endedAt == null, "at", "It was thrown out before that.");
     require(strained == null, "at", "It was strained before that.");
-    if (event instanceof Event.Shaken) {
+    if (event instanceof Event.DampChecked e) {
+      rest = new Rest(resting().since(), e.even(), null, 0);
+    } else if (event instanceof Event.OilPoured e) {
+      oilPoured(e, at);
+    } else if (event instanceof Event.PotWeighed e) {
+      weighed(e, at);
+    } else if (event instanceof Event.Transferred e) {
+      vessel = e.jar();
+      transfers++;
+    } else if (event instanceof Event.Shaken) {
       tended = shaken(at);
     } else if (event instanceof Event.Turned) {
       seen = seen.turned();
@@ -153,6 +206,7 @@ public final class BatchLog {
               tended.toppedUpAt(),
               tended.shakes());
     } else if (event instanceof Event.ToppedUp e) {
+      require(!notPoured(), "kind", "Pour the oil first.");
       require(e.ml() > 0 && e.ml() <= 100_000, "amount", "A top-up is above 0 and at most 100 l.");
       seen = seen.coveredAgain();
       toppedUpMl += e.ml();
@@ -195,8 +249,10 @@ public final class BatchLog {
   private void strained(Event.Strained event, Instant at) {
     require(endedAt == null, "at", "It was thrown out before that.");
     require(strained == null, "kind", "It has been strained already.");
+    require(!notPoured(), "kind", "It rests in spirit and has had no oil yet.");
     require(event.oilMl() > 0, "amount", "What came out is above 0.");
-    double mostMl = (java.util.Objects.requireNonNull(charge).oilMl().high() + toppedUpMl) * 1.25;
+    Range inMl = rest == null ? charge.oilMl() : Range.exactly(rest.pouredMl());
+    double mostMl = (inMl.high() + toppedUpMl) * MOST_OUT_OF_IN;
     require(
         event.oilMl() <= mostMl,
         "amount",

@@ -1,15 +1,18 @@
 package velvetcrock.core.log;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
@@ -24,9 +27,15 @@ import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.log.Event.HerbIn;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
-import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.moisture.DryingCurve;
+import velvetcrock.core.moisture.Moisture;
+import velvetcrock.core.moisture.WeighingDown;
+import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
 import velvetcrock.core.yield.Yield;
@@ -36,6 +45,10 @@ import velvetcrock.core.yield.Yield;
  * the charge is known as a range, so is the answer.
  */
 public final class BatchReckoning {
+  private static final double FRIDGE_C = 4;
+  private static final double SMALLEST_G = 1e-6;
+  private static final double MILLIS_PER_HOUR = 3_600_000;
+
   private final Catalogue catalogue;
   private final BatchState state;
 
@@ -58,8 +71,39 @@ public final class BatchReckoning {
     return herbs(Range::middle);
   }
 
+  /** The herbs, the heaviest first, as a label has to name them. */
+  public List<Herb> herbsByWeight() {
+    return herbs().stream()
+        .sorted(Comparator.comparingDouble(HerbPortion::massG).reversed())
+        .map(HerbPortion::herb)
+        .toList();
+  }
+
+  /** Their names, the heaviest first. */
+  public String herbNames() {
+    List<String> names = herbsByWeight().stream().map(Herb::name).toList();
+    return names.size() < 3
+        ? String.join(" and ", names)
+        : String.join(", ", names.subList(0, names.size() - 1))
+            + " and "
+            + names.get(names.size() - 1);
+  }
+
   private List<HerbPortion> herbs(Function<Range, Double> end) {
-    return state.charge().herbs().stream().map(h -> portion(h, end.apply(h.massG()))).toList();
+    return asPut(end).herbs();
+  }
+
+  /** What is in the vessel without a vessel: a slurry as it comes out of the blender. */
+  private ChargeOrder asPut(Function<Range, Double> end) {
+    Event.Charged charged = state.charge();
+    ChargeOrder poured =
+        new ChargeOrder(
+            charged.herbs().stream().map(h -> portion(h, end.apply(h.massG()))).toList(),
+            carriers(),
+            new Ratio.Oil(state.oilMl().middle()),
+            Optional.empty(),
+            charged.coverMm());
+    return charged.manner().blended() ? poured.blended() : poured;
   }
 
   private HerbPortion portion(HerbIn in, double massG) {
@@ -77,29 +121,109 @@ public final class BatchReckoning {
 
   /** The charge as it stands in the jar with all top-ups. */
   public Charge charge() {
-    Event.Charged charged = state.charge();
-    double oil = charged.oilMl().middle() + state.toppedUpMl();
-    Jar jar =
-        new Jar(
-            charged.jar().name(),
-            charged.jar().name(),
-            charged.jar().brimMl(),
-            charged.jar().innerDiameterMm());
-    return new Charger(catalogue)
-        .reckon(
-            new ChargeOrder(
-                herbs(), carriers(), new Ratio.Oil(oil), Optional.of(jar), charged.coverMm()));
+    return new Charger(catalogue).reckon(order().withJar(state.vessel().jar()));
   }
 
   /** The order behind {@link #charge()}, for choosing cautions. */
   public ChargeOrder order() {
-    Event.Charged charged = state.charge();
-    return new ChargeOrder(
-        herbs(),
-        carriers(),
-        new Ratio.Oil(charged.oilMl().middle() + state.toppedUpMl()),
-        Optional.empty(),
-        charged.coverMm());
+    return asPut(Range::middle);
+  }
+
+  /**
+   * What has to leave before the oil counts as dry: the free water of fresh herb, spirit and its
+   * water.
+   *
+   * @param mustLeaveG how much, g
+   * @param goneG how much has left by the scale, g
+   * @param waterPercentOfOil water among it, % of the oil's weight
+   * @param now the weighings in the present vessel; empty where there are none yet
+   */
+  public record Leaving(
+      double mustLeaveG, double goneG, double waterPercentOfOil, Optional<WeighingDown> now) {
+    /** Whether all of it has left. */
+    public boolean done() {
+      return goneG >= mustLeaveG - SCALE_G;
+    }
+
+    /** Whether water is left that the oil cannot hold. */
+    public boolean wet() {
+      return waterPercentOfOil > Charge.WATER_OIL_CAN_HOLD_PERCENT && !done();
+    }
+
+    private static final double SCALE_G = 1e-6;
+  }
+
+  /**
+   * What has to leave, and how far it has.
+   *
+   * @return empty where next to nothing has to
+   * @throws velvetcrock.core.Refused at {@code grossG} if a weighing cannot be
+   */
+  public Optional<Leaving> leaving() {
+    Event.SpiritIn spirit = state.charge().manner().spirit();
+    if (spirit == null
+        && state.charge().herbs().stream().allMatch(h -> h.waterFraction() <= Moisture.BOUND)) {
+      return Optional.empty();
+    }
+    ChargeOrder order = order();
+    double waterG = order.herbs().stream().mapToDouble(HerbPortion::freeWaterG).sum();
+    double mustLeaveG = waterG;
+    double contentsG = order.herbMassG();
+    double oilMassG = state.oilMl().middle() * carriers().densityAt(Carrier.ROOM_C);
+    if (spirit != null) {
+      SpiritStep step = SpiritStep.weighed(spirit.massG(), spirit.abvPercent(), oilMassG);
+      waterG += step.waterMassG();
+      mustLeaveG += step.mustLeaveG();
+      contentsG += spirit.massG();
+    }
+    double percent = 100 * waterG / oilMassG;
+    if (spirit == null && percent <= Charge.WATER_OIL_CAN_HOLD_PERCENT) {
+      return Optional.empty();
+    }
+    return Optional.of(weighed(mustLeaveG, contentsG, percent));
+  }
+
+  private Leaving weighed(double mustLeaveG, double contentsG, double percent) {
+    double goneG = 0;
+    Optional<WeighingDown> now = Optional.empty();
+    List<BatchState.Weighed> all = state.weighings();
+    for (int from = 0; from < all.size(); ) {
+      int vessel = all.get(from).vessel();
+      int to = from;
+      while (to < all.size() && all.get(to).vessel() == vessel) {
+        to++;
+      }
+      List<DryingCurve.Weighing> weighings = since(all.get(from), all.subList(from, to));
+      double startG = weighings.get(0).massG();
+      double restG = Math.max(SMALLEST_G, mustLeaveG - goneG);
+      WeighingDown down = down(restG, contentsG, startG, weighings.subList(1, weighings.size()));
+      now = to == all.size() && vessel == state.transfers() ? Optional.of(down) : Optional.empty();
+      goneG += startG - weighings.get(weighings.size() - 1).massG();
+      from = to;
+    }
+    return new Leaving(mustLeaveG, Math.max(0, goneG), percent, now);
+  }
+
+  private static WeighingDown down(
+      double restG, double contentsG, double startG, List<DryingCurve.Weighing> weighings) {
+    try {
+      return WeighingDown.of(restG, contentsG, startG, weighings);
+    } catch (Refused refused) {
+      throw new Refused("grossG", refused.problems().get(0).message());
+    }
+  }
+
+  /** Weighings in one vessel as hours since its first, less the oil topped up in between. */
+  private List<DryingCurve.Weighing> since(
+      BatchState.Weighed first, List<BatchState.Weighed> weighed) {
+    double density = carriers().densityAt(Carrier.ROOM_C);
+    return weighed.stream()
+        .map(
+            w ->
+                new DryingCurve.Weighing(
+                    Duration.between(first.at(), w.at()).toMillis() / MILLIS_PER_HOUR,
+                    w.grossG() - (w.toppedUpMl() - first.toppedUpMl()) * density))
+        .toList();
   }
 
   /**
@@ -108,7 +232,7 @@ public final class BatchReckoning {
    * @param expression how the oil is to be driven out
    */
   public Yield yield(Expression expression) {
-    Range oil = state.charge().oilMl().plus(Range.exactly(state.toppedUpMl()));
+    Range oil = oilMl();
     Yield middle = Strainer.predict(oil.middle(), herbs(), expression);
     if (state.charge().exact()) {
       return middle;
@@ -121,6 +245,18 @@ public final class BatchReckoning {
         middle.keptByMarcMl(),
         middle.filmMl(),
         middle.reckoning());
+  }
+
+  /** How it is usually expressed: a wet marc is left to drip, because juice comes with the oil. */
+  public Expression usualExpression() {
+    boolean dried = state.charge().herbs().stream().allMatch(h -> h.state() == HerbState.DRIED);
+    return dried ? Expression.SQUEEZE : Expression.DRIP;
+  }
+
+  private Range oilMl() {
+    return state.charge().manner().blended()
+        ? state.oilMl().times(ChargeOrder.OUT_OF_BLENDER)
+        : state.oilMl();
   }
 
   /** Whether at least one date is known for every carrier that counts. */
@@ -152,7 +288,7 @@ public final class BatchReckoning {
       BottleState bottle, ZoneId zone, List<Reading> readings, LocalDate chargedOn) {
     LocalDate strainedOn = date(Objects.requireNonNull(state.strainedAt()), zone);
     LocalDate charged = chargedOn.isAfter(strainedOn) ? strainedOn : chargedOn;
-    boolean wet = charge().waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT;
+    boolean wet = leaving().map(Leaving::wet).orElse(false);
     HerbState wettest =
         state.charge().herbs().stream().map(HerbIn::state).max(Enum::compareTo).orElseThrow();
     return Keeper.reckon(
@@ -185,18 +321,51 @@ public final class BatchReckoning {
       LocalDate chargedOn, LocalDate strainedOn, ZoneId zone, List<Reading> readings) {
     List<InfusingLeg> legs = new ArrayList<>();
     List<BatchState.Stay> stays = state.stays();
+    double assumedHours = readings.isEmpty() ? assumedHours(chargedOn, strainedOn) : 0;
+    if (assumedHours > 0) {
+      legs.add(
+          new InfusingLeg(
+              "drawing, as warm as is usual",
+              assumedHours,
+              Trace.steady(state.charge().method().celsius(), assumedHours),
+              stays.get(0).stand().light()));
+    }
     for (int i = 0; i < stays.size(); i++) {
       LocalDate from = i == 0 ? chargedOn : date(stays.get(i).from(), zone);
       LocalDate to = i + 1 < stays.size() ? date(stays.get(i + 1).from(), zone) : strainedOn;
       double hours = Math.max(0, ChronoUnit.DAYS.between(from, to)) * 24.0;
-      if (hours > 0 || stays.size() == 1) {
+      double assumed = Math.min(hours, assumedHours);
+      hours -= assumed;
+      assumedHours -= assumed;
+      if (hours > 0 || stays.size() == 1 && legs.isEmpty()) {
         Instant begin = from.atStartOfDay(zone).toInstant();
-        Trace trace = trace(begin, to.atStartOfDay(zone).toInstant(), readings);
+        Trace read = trace(begin, to.atStartOfDay(zone).toInstant(), readings);
+        Trace trace = read.hours() > 0 ? read : asCold(stays.get(i).stand(), hours);
         String name = "infusing: " + stays.get(i).stand().name();
         legs.add(new InfusingLeg(name, hours, trace, stays.get(i).stand().light()));
       }
     }
     return legs;
+  }
+
+  /**
+   * Hours that nobody read a temperature of, at which the method's usual one is taken: all of a
+   * heated one's usual hours, and as many of the warm days after spirit as it stood.
+   */
+  private double assumedHours(LocalDate chargedOn, LocalDate strainedOn) {
+    Method method = state.charge().method();
+    double stood = ChronoUnit.DAYS.between(chargedOn, strainedOn) * 24.0;
+    return method.heated()
+        ? method.usualHours()
+        : method == Method.SPIRIT ? Math.max(0, Math.min(stood, method.usualHours())) : 0;
+  }
+
+  /** A fridge counts as cold as it is; everywhere else what was not read counts at 20 °C. */
+  private static Trace asCold(Event.Stand stand, double hours) {
+    Double celsius = stand.celsius();
+    return celsius != null && celsius <= FRIDGE_C && hours > 0
+        ? Trace.steady(celsius, hours)
+        : new Trace(List.of());
   }
 
   private static Trace trace(Instant from, Instant to, List<Reading> readings) {

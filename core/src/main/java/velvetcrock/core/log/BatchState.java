@@ -6,11 +6,16 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Range;
 
 /**
  * What a log says of its batch.
  *
  * @param stays where the jar has stood, oldest first; the last is where it stands
+ * @param vessel what it stands in now
+ * @param transfers how often it changed vessels
+ * @param rest how the rest in spirit goes or went; null where there is none
+ * @param weighings vessel and all as weighed since the oil went in, oldest first
  * @param toppedUpMl oil added since charging, ml
  * @param seen what was last seen and smelled
  * @param tended when it was last tended
@@ -23,6 +28,10 @@ public record BatchState(
     Status status,
     Event.Charged charge,
     List<Stay> stays,
+    Event.JarIn vessel,
+    int transfers,
+    @Nullable Rest rest,
+    List<Weighed> weighings,
     double toppedUpMl,
     Observations seen,
     Tending tended,
@@ -34,8 +43,16 @@ public record BatchState(
     int corrections,
     int entries) {
 
+  /** Fills in what states written by earlier versions do not say. */
+  public BatchState {
+    vessel = vessel == null ? charge.jar() : vessel;
+    weighings = weighings == null ? List.of() : List.copyOf(weighings);
+  }
+
   /** Where in its life a batch is. */
   public enum Status {
+    /** Dampened with spirit and resting, before the oil. */
+    RESTING,
     /** In the jar. */
     INFUSING,
     /** Strained and not yet bottled. */
@@ -47,6 +64,26 @@ public record BatchState(
     /** Thrown out before it was strained. */
     THROWN_OUT
   }
+
+  /**
+   * A rest in spirit.
+   *
+   * @param since when the herb was dampened
+   * @param even whether it was last seen evenly damp; null if nobody has looked
+   * @param pouredAt when the oil followed; null while it rests
+   * @param pouredMl how much oil followed, ml; 0 while it rests
+   */
+  public record Rest(
+      Instant since, @Nullable Boolean even, @Nullable Instant pouredAt, double pouredMl) {}
+
+  /**
+   * Vessel and all on the scale.
+   *
+   * @param grossG what they weighed, g
+   * @param toppedUpMl oil that had been topped up by then, ml
+   * @param vessel how often it had changed vessels by then
+   */
+  public record Weighed(Instant at, double grossG, double toppedUpMl, int vessel) {}
 
   /** A stay in one place from a time on. */
   public record Stay(Instant from, Event.Stand stand) {}
@@ -66,7 +103,14 @@ public record BatchState(
 
   /** Whether the jar still stands on the shelf. */
   public boolean standing() {
-    return status == Status.INFUSING || status == Status.STRAINED;
+    return status == Status.RESTING || status == Status.INFUSING || status == Status.STRAINED;
+  }
+
+  /** Oil that has gone in so far, or is meant to after the rest, with all top-ups; ml. */
+  public Range oilMl() {
+    Range first =
+        rest != null && rest.pouredAt() != null ? Range.exactly(rest.pouredMl()) : charge.oilMl();
+    return first.plus(Range.exactly(toppedUpMl));
   }
 
   /** Where the jar stands, or last stood. */

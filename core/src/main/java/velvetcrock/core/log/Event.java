@@ -2,6 +2,7 @@ package velvetcrock.core.log;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.keeping.Light;
@@ -9,6 +10,7 @@ import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.yield.Expression;
@@ -26,6 +28,7 @@ public sealed interface Event {
    * @param aboutDays by how many days either way the day may be wrong; 0 when it is known
    * @param takenOn whether it was begun before the log was
    * @param cleanAndDry whether jar and herb were said to be clean and bone-dry
+   * @param manner how it was charged, where it was not simply poured
    */
   record Charged(
       Method method,
@@ -40,7 +43,8 @@ public sealed interface Event {
       LocalDate chargedOn,
       int aboutDays,
       boolean takenOn,
-      boolean cleanAndDry)
+      boolean cleanAndDry,
+      Manner manner)
       implements Event {
     /** Checks what has to be there and copies the lists. */
     public Charged {
@@ -58,6 +62,39 @@ public sealed interface Event {
       Checks.present("chargedOn", chargedOn);
       Checks.within("chargedOn", chargedOn.getYear(), 1900, 2200);
       Checks.within("aboutDays", aboutDays, 0, 3660);
+      manner = manner == null ? Manner.PLAIN : manner;
+    }
+
+    /** A charge that was simply poured. */
+    public Charged(
+        Method method,
+        List<HerbIn> herbs,
+        List<OilIn> carriers,
+        Range oilMl,
+        String oilText,
+        JarIn jar,
+        double coverMm,
+        Use use,
+        Stand stand,
+        LocalDate chargedOn,
+        int aboutDays,
+        boolean takenOn,
+        boolean cleanAndDry) {
+      this(
+          method,
+          herbs,
+          carriers,
+          oilMl,
+          oilText,
+          jar,
+          coverMm,
+          use,
+          stand,
+          chargedOn,
+          aboutDays,
+          takenOn,
+          cleanAndDry,
+          Manner.PLAIN);
     }
 
     /** The same, standing elsewhere. */
@@ -75,7 +112,27 @@ public sealed interface Event {
           chargedOn,
           aboutDays,
           takenOn,
-          cleanAndDry);
+          cleanAndDry,
+          manner);
+    }
+
+    /** The same with other dates of its carriers. */
+    public Charged with(List<OilIn> dated) {
+      return new Charged(
+          method,
+          herbs,
+          dated,
+          oilMl,
+          oilText,
+          jar,
+          coverMm,
+          use,
+          stand,
+          chargedOn,
+          aboutDays,
+          takenOn,
+          cleanAndDry,
+          manner);
     }
 
     /** Weight of all herbs, g. */
@@ -90,11 +147,49 @@ public sealed interface Event {
   }
 
   /**
+   * How a jar was charged, where herb and oil were not simply put in.
+   *
+   * @param blended whether herb and oil were blended together into a slurry
+   * @param spirit the spirit that the herb was dampened with; the oil then follows after the rest
+   * @param again code of the batch that this is another try of; may be null
+   * @param read codes of the cautions that were read and gone through all the same
+   */
+  record Manner(
+      boolean blended, @Nullable SpiritIn spirit, @Nullable String again, List<String> read) {
+    /** Simply poured. */
+    public static final Manner PLAIN = new Manner(false, null, null, List.of());
+
+    /** Copies the list. */
+    public Manner {
+      read = read == null ? List.of() : List.copyOf(read);
+    }
+  }
+
+  /**
+   * Spirit as it went in.
+   *
+   * @param abvPercent its strength, % vol
+   * @param massG how much, g
+   * @param text what was typed for it
+   * @param lot the lot that it came from, if it was kept
+   */
+  record SpiritIn(double abvPercent, double massG, String text, @Nullable UUID lot) {
+    /** Checks what has to be there. */
+    public SpiritIn {
+      Checks.within("abvPercent", abvPercent, 20, 100);
+      Checks.within("massG", massG, 0.001, 100_000);
+      Checks.text("text", text);
+    }
+  }
+
+  /**
    * A herb as it went in.
    *
    * @param herb its key in the catalogue
    * @param massG g; a range where it is not known exactly
+   * @param waterFraction its water, wet basis, with what clings to it from rinsing
    * @param text what was typed for it
+   * @param lot the lot that it came from, if it was kept
    */
   record HerbIn(
       String herb,
@@ -103,7 +198,20 @@ public sealed interface Event {
       HerbState state,
       Range massG,
       double waterFraction,
-      String text) {
+      String text,
+      @Nullable UUID lot) {
+    /** From no lot. */
+    public HerbIn(
+        String herb,
+        Part part,
+        Cut cut,
+        HerbState state,
+        Range massG,
+        double waterFraction,
+        String text) {
+      this(herb, part, cut, state, massG, waterFraction, text, null);
+    }
+
     /** Checks what has to be there. */
     public HerbIn {
       Checks.present("herb", herb);
@@ -123,13 +231,25 @@ public sealed interface Event {
    *
    * @param carrier its key in the catalogue
    * @param share part by volume
+   * @param lot the lot that it came from, if it was kept
    */
   record OilIn(
       String carrier,
       double share,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate openedOn,
-      @Nullable LocalDate pressedOn) {
+      @Nullable LocalDate pressedOn,
+      @Nullable UUID lot) {
+    /** From no lot. */
+    public OilIn(
+        String carrier,
+        double share,
+        @Nullable LocalDate bestBefore,
+        @Nullable LocalDate openedOn,
+        @Nullable LocalDate pressedOn) {
+      this(carrier, share, bestBefore, openedOn, pressedOn, null);
+    }
+
     /** Checks what has to be there. */
     public OilIn {
       Checks.present("carrier", carrier);
@@ -137,10 +257,32 @@ public sealed interface Event {
     }
   }
 
-  /** The jar by its inside. */
-  record JarIn(String name, double brimMl, double innerDiameterMm) {
+  /**
+   * The vessel by its inside.
+   *
+   * @param key the household's key of it; null where it has none
+   * @param shape what kind of vessel it is
+   */
+  record JarIn(
+      String name, double brimMl, double innerDiameterMm, @Nullable String key, Jar.Shape shape) {
+    /** A jar that the household does not know. */
+    public JarIn(String name, double brimMl, double innerDiameterMm) {
+      this(name, brimMl, innerDiameterMm, null, Jar.Shape.JAR);
+    }
+
+    /** A vessel of the household. */
+    public static JarIn of(Jar jar) {
+      return new JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm(), jar.key(), jar.shape());
+    }
+
+    /** It, as the catalogue knows vessels. */
+    public Jar jar() {
+      return new Jar(key == null ? name : key, name, brimMl, innerDiameterMm, shape);
+    }
+
     /** Checks what has to be there. */
     public JarIn {
+      shape = shape == null ? Jar.Shape.JAR : shape;
       Checks.text("name", name);
       Checks.within("brimMl", brimMl, 10, 50_000);
       Checks.within("innerDiameterMm", innerDiameterMm, 15, 600);
@@ -151,13 +293,66 @@ public sealed interface Event {
    * Where a jar stands.
    *
    * @param place the place's key in the household
+   * @param celsius how warm it is there, °C; null where that is not known
    */
-  record Stand(String place, String name, Light light) {
+  record Stand(String place, String name, Light light, @Nullable Double celsius) {
+    /** A place whose warmth is not known. */
+    public Stand(String place, String name, Light light) {
+      this(place, name, light, null);
+    }
+
     /** Checks what has to be there. */
     public Stand {
       Checks.text("place", place);
       Checks.text("name", name);
       Checks.present("light", light);
+    }
+  }
+
+  /**
+   * The resting herb was looked at.
+   *
+   * @param even whether it is evenly damp, without dry or dripping patches
+   */
+  record DampChecked(boolean even) implements Event {}
+
+  /**
+   * The rest is over and the oil was poured on.
+   *
+   * @param oilMl how much, ml
+   * @param text what was typed
+   * @param grossG what vessel and all weigh now, g; null if it was not weighed
+   */
+  record OilPoured(double oilMl, String text, @Nullable Double grossG) implements Event {
+    /** Checks what has to be there. */
+    public OilPoured {
+      Checks.within("oilMl", oilMl, 0.001, 100_000);
+      Checks.text("text", text);
+      if (grossG != null) {
+        Checks.within("grossG", grossG, 0.001, 100_000);
+      }
+    }
+  }
+
+  /**
+   * Vessel and all were weighed, to see how much water or spirit has left.
+   *
+   * @param grossG what they weigh, g
+   * @param text what was typed
+   */
+  record PotWeighed(double grossG, String text) implements Event {
+    /** Checks what has to be there. */
+    public PotWeighed {
+      Checks.within("grossG", grossG, 0.001, 100_000);
+      Checks.text("text", text);
+    }
+  }
+
+  /** All of it was put into another vessel. */
+  record Transferred(JarIn jar) implements Event {
+    /** Checks what has to be there. */
+    public Transferred {
+      Checks.present("jar", jar);
     }
   }
 

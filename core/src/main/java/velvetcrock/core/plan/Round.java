@@ -1,23 +1,29 @@
 package velvetcrock.core.plan;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Task.Kind;
+import velvetcrock.core.spirit.SpiritStep;
 
 /**
  * Today's tasks for a batch (practice): shake daily in the first week and weekly after; look and
  * smell every third day in the first two weeks and weekly after; see to the level on days 1–3;
- * strain once the window is open. Days are those of the household's calendar, so that a clock
- * change makes none longer.
+ * strain once the window is open and water that has to leave has left. What rests in spirit is
+ * looked at once and gets its oil after 12 to 48 hours; what has to lose water or spirit is weighed
+ * until it has. Days are those of the household's calendar, so that a clock change makes none
+ * longer.
  */
 public final class Round {
   private static final int SHAKE_DAILY_UNTIL = 7;
@@ -26,20 +32,26 @@ public final class Round {
   private static final int OFTEN_LOOK_DAYS = 3;
   private static final int WEEK = 7;
 
+  private static final Duration SHAKE_SEVERAL = Duration.ofHours(5);
+  private static final Duration WEIGH_ON_HEAT = Duration.ofHours(1);
+
   private final Catalogue catalogue;
   private final ZoneId zone;
+  private final Instant now;
   private final LocalDate today;
 
-  /** A round on one day. */
-  public Round(Catalogue catalogue, ZoneId zone, LocalDate today) {
+  /** A round at a moment. */
+  public Round(Catalogue catalogue, ZoneId zone, Instant now) {
     this.catalogue = catalogue;
     this.zone = zone;
-    this.today = today;
+    this.now = now;
+    this.today = now.atZone(zone).toLocalDate();
   }
 
   /** What wants doing for a batch, the most pressing first; empty if nothing does. */
   public List<Task> tasks(BatchState state) {
     return switch (state.status()) {
+      case RESTING -> resting(Objects.requireNonNull(state.rest()));
       case INFUSING -> infusing(state);
       case STRAINED -> List.of(now(Kind.BOTTLE, state.unbottledMl()));
       case BOTTLED ->
@@ -48,6 +60,19 @@ public final class Round {
               : List.of(now(Kind.CAP, 0));
       case FINISHED, THROWN_OUT -> List.of();
     };
+  }
+
+  private List<Task> resting(BatchState.Rest rest) {
+    List<Task> tasks = new ArrayList<>();
+    Instant usual = rest.since().plus(hours(SpiritStep.SOONEST_USUAL_HOURS));
+    if (!now.isBefore(usual)) {
+      Instant latest = rest.since().plus(hours(SpiritStep.LATEST_HOURS));
+      tasks.add(new Task(Kind.POUR, date(usual), date(latest), 0));
+    }
+    if (!Boolean.TRUE.equals(rest.even())) {
+      tasks.add(now(Kind.DAMP, 0));
+    }
+    return tasks;
   }
 
   private List<Task> infusing(BatchState state) {
@@ -61,16 +86,17 @@ public final class Round {
     if (Boolean.TRUE.equals(state.seen().floating())) {
       tasks.add(now(Kind.TURN, 0));
     }
-    if (!today.isBefore(state.earliest())) {
+    Optional<BatchReckoning.Leaving> leaving = new BatchReckoning(catalogue, state).leaving();
+    boolean wet = leaving.map(BatchReckoning.Leaving::wet).orElse(false);
+    if (!today.isBefore(state.earliest()) && (!wet || today.isAfter(state.latest()))) {
       tasks.add(new Task(Kind.STRAIN, state.earliest(), state.latest(), 0));
     }
+    leaving.flatMap(l -> weigh(state, l)).ifPresent(tasks::add);
+    if (state.charge().manner().blended() && state.tended().lookedAt() == null) {
+      settle(state).ifPresent(tasks::add);
+    }
     topUp(state).ifPresent(tasks::add);
-    every(
-            state.day(today) <= SHAKE_DAILY_UNTIL ? 1 : WEEK,
-            state,
-            state.tended().shakenAt(),
-            Kind.SHAKE)
-        .ifPresent(tasks::add);
+    shake(state).ifPresent(tasks::add);
     every(
             state.day(today) <= LOOK_OFTEN_UNTIL ? OFTEN_LOOK_DAYS : WEEK,
             state,
@@ -78,6 +104,44 @@ public final class Round {
             Kind.LOOK)
         .ifPresent(tasks::add);
     return List.copyOf(tasks);
+  }
+
+  /** A jar that spirit leaves is shaken several times a day, any other daily and later weekly. */
+  private Optional<Task> shake(BatchState state) {
+    Instant last = state.tended().shakenAt();
+    if (state.charge().method() == Method.SPIRIT) {
+      return last == null || !now.isBefore(last.plus(SHAKE_SEVERAL))
+          ? Optional.of(now(Kind.SHAKE, 0))
+          : Optional.empty();
+    }
+    return every(state.day(today) <= SHAKE_DAILY_UNTIL ? 1 : WEEK, state, last, Kind.SHAKE);
+  }
+
+  /** What loses water or spirit is weighed at once, then daily; on heat every hour. */
+  private Optional<Task> weigh(BatchState state, BatchReckoning.Leaving leaving) {
+    if (leaving.done()) {
+      return Optional.empty();
+    }
+    List<BatchState.Weighed> weighings = state.weighings();
+    if (weighings.isEmpty()) {
+      return Optional.of(now(Kind.WEIGH, 0));
+    }
+    Instant last = weighings.get(weighings.size() - 1).at();
+    boolean due =
+        state.charge().method().heated()
+            ? !now.isBefore(last.plus(WEIGH_ON_HEAT))
+            : date(last).isBefore(today);
+    return due ? Optional.of(now(Kind.WEIGH, 0)) : Optional.empty();
+  }
+
+  /** The day after a slurry was poured: only once it has settled does its level mean anything. */
+  private Optional<Task> settle(BatchState state) {
+    LocalDate due = state.charge().chargedOn().plusDays(1);
+    return due.isAfter(today) ? Optional.empty() : Optional.of(new Task(Kind.SETTLE, due, null, 0));
+  }
+
+  private static Duration hours(double hours) {
+    return Duration.ofMinutes(Math.round(hours * 60));
   }
 
   /** The earlier of the last look and the last smell: both belong to it. */

@@ -25,8 +25,20 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     CAP,
     /** Strained oil stands in the open: bottle it. */
     BOTTLE,
+    /** It has rested in spirit: pour the oil. */
+    POUR,
+    /** It rests in spirit: see whether it is evenly damp. */
+    DAMP,
     /** Its window is open: strain. */
     STRAIN,
+    /** Water or spirit is to leave it: weigh vessel and all. */
+    WEIGH,
+    /** A load that dries may be dry: bend its stems. */
+    SNAP,
+    /** A load is dry: put it away. */
+    PUT_AWAY,
+    /** A slurry has had a night to settle: see whether it is covered. */
+    SETTLE,
     /** Dried herb is swelling: see whether oil is missing. */
     TOP_UP,
     /** Shake. */
@@ -42,6 +54,6 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
 
   /** Whether it is one of the small things done in one go when all is well. */
   public boolean tending() {
-    return kind == Kind.TOP_UP || kind == Kind.SHAKE || kind == Kind.LOOK;
+    return kind == Kind.SETTLE || kind == Kind.TOP_UP || kind == Kind.SHAKE || kind == Kind.LOOK;
   }
 }

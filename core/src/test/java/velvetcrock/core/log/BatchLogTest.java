@@ -65,8 +65,13 @@ class BatchLogTest {
     return BatchLog.fold(entries);
   }
 
+  private static Instant evening(LocalDate day) {
+    return day.atTime(20, 0).atZone(OSLO).toInstant();
+  }
+
   private List<Kind> round(LocalDate today) {
-    return new Round(CATALOGUE, OSLO, today).tasks(state()).stream().map(Task::kind).toList();
+    return new Round(CATALOGUE, OSLO, evening(today))
+        .tasks(state()).stream().map(Task::kind).toList();
   }
 
   private void charge() {
@@ -97,7 +102,7 @@ class BatchLogTest {
     happens(DAY0.plusDays(20), 8, new Event.AllWell());
     assertThat(round(DAY0.plusDays(20))).isEmpty();
     assertThat(round(DAY0.plusDays(21))).containsExactly(Kind.STRAIN);
-    Task late = new Round(CATALOGUE, OSLO, DAY0.plusDays(60)).tasks(state()).get(0);
+    Task late = new Round(CATALOGUE, OSLO, evening(DAY0.plusDays(60))).tasks(state()).get(0);
     assertThat(late.kind()).isEqualTo(Kind.STRAIN);
     assertThat(late.overdueDays(DAY0.plusDays(60))).isEqualTo(4);
   }

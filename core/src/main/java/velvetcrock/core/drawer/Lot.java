@@ -1,0 +1,210 @@
+package velvetcrock.core.drawer;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Part;
+
+/**
+ * A lot as its log says it stands.
+ *
+ * @param details what it is
+ * @param amount how much of it there is, in the unit of its kind; never negative
+ * @param most the most that there ever was, for drawing how full it is
+ * @param pickings what was picked when
+ * @param takings what went where, the newest last
+ * @param ended why it is no more; null while it is
+ */
+public record Lot(
+    LotDetails details,
+    double amount,
+    double most,
+    List<Picking> pickings,
+    List<Taking> takings,
+    LotEvent.@Nullable Reason ended) {
+
+  private static final double ROUNDING = 1e-6;
+
+  /** Months after which an oil counts as long open, as a share of what it keeps once opened. */
+  private static final double OPENED_LONG_SHARE = 0.5;
+
+  private static final int NEAR_DATE_MONTHS = 4;
+
+  /** A dated picking. */
+  public record Picking(LocalDate on, double amount) {}
+
+  /** Something taken. */
+  public record Taking(Instant at, double amount, String what) {}
+
+  /**
+   * Folds a log.
+   *
+   * @param entries in any order, the first with how it was put into the drawer
+   * @throws Refused at {@code amount} if it would hold less than nothing
+   */
+  public static Lot fold(List<Entry<LotEvent>> entries) {
+    Fold fold = new Fold();
+    Entry.counting(entries).forEach(fold::apply);
+    return fold.lot();
+  }
+
+  private static final class Fold {
+    private @Nullable LotDetails details;
+    private double amount;
+    private double most;
+    private final List<Picking> pickings = new ArrayList<>();
+    private final List<Taking> takings = new ArrayList<>();
+    private LotEvent.@Nullable Reason ended;
+
+    void apply(Entry<LotEvent> entry) {
+      LotEvent event = entry.event();
+      if (event instanceof LotEvent.Added e) {
+        details = e.details();
+        put(e.amount());
+      } else if (event instanceof LotEvent.Picked e) {
+        pickings.add(new Picking(e.on(), e.amount()));
+        put(amount + e.amount());
+      } else if (event instanceof LotEvent.Taken e) {
+        takings.add(new Taking(entry.at(), e.amount(), e.what()));
+        put(amount - e.amount());
+      } else if (event instanceof LotEvent.GivenBack e) {
+        takings.add(new Taking(entry.at(), -e.amount(), e.what()));
+        put(amount + e.amount());
+      } else if (event instanceof LotEvent.Counted e) {
+        put(e.amount());
+      } else if (event instanceof LotEvent.Described e) {
+        details = e.details();
+      } else if (event instanceof LotEvent.Opened e && details != null) {
+        details = details.opened(e.on());
+      } else if (event instanceof LotEvent.Ended e) {
+        ended = e.reason();
+        put(0);
+      }
+    }
+
+    private void put(double now) {
+      if (now < -ROUNDING) {
+        throw new Refused("amount", "There is not so much of it.");
+      }
+      amount = Math.max(0, now);
+      most = Math.max(most, amount);
+    }
+
+    Lot lot() {
+      if (details == null) {
+        throw new Refused("replaces", "That it was put into the drawer stays in its log.");
+      }
+      return new Lot(details, amount, most, List.copyOf(pickings), List.copyOf(takings), ended);
+    }
+  }
+
+  /** Whether there is any of it to use. */
+  public boolean standing() {
+    return ended == null;
+  }
+
+  /** The first day on which any of it was gathered, which its keeping counts from. */
+  public Optional<LocalDate> harvestedOn() {
+    return Stream.concat(
+            Stream.ofNullable(details.harvestedOn()), pickings.stream().map(Picking::on))
+        .min(LocalDate::compareTo);
+  }
+
+  /** The day that its age counts from: gathering, else pressing or buying, else opening. */
+  public Optional<LocalDate> since() {
+    return harvestedOn()
+        .or(() -> Optional.ofNullable(details.boughtOn()))
+        .or(() -> Optional.ofNullable(details.openedOn()));
+  }
+
+  /**
+   * Until when it is good: a dried herb 12 months from gathering, a root, bark or seed 24
+   * (typical); an oil until its own date.
+   *
+   * @return empty where nothing is known, and for what keeps: wax and spirit
+   */
+  public Optional<LocalDate> goodUntil(Catalogue catalogue) {
+    return switch (details.kind()) {
+      case HERB ->
+          details.state() == HerbState.DRIED
+              ? harvestedOn().map(on -> on.plusMonths(part().driedKeepsMonths()))
+              : Optional.empty();
+      case CARRIER -> dates(catalogue, 1).ownDate();
+      case SPIRIT, WAX -> Optional.empty();
+    };
+  }
+
+  /** An oil's dates, for reckoning its keeping. */
+  public CarrierDates dates(Catalogue catalogue, double share) {
+    return new CarrierDates(
+        catalogue.carrier(details.thing()),
+        share,
+        details.bestBefore(),
+        details.openedOn(),
+        details.boughtOn());
+  }
+
+  /**
+   * Codes of the cautions that its age calls for: a herb past its keeping; an oil past or within
+   * four months of its own date, open for over half of what it keeps once opened, or of a kind that
+   * turns soon (practice).
+   */
+  public List<String> worries(Catalogue catalogue, LocalDate today) {
+    List<String> codes = new ArrayList<>();
+    Optional<LocalDate> until = goodUntil(catalogue);
+    boolean past = until.isPresent() && until.get().isBefore(today);
+    if (details.kind() == Kind.HERB && past) {
+      codes.add("old-herb");
+    }
+    if (details.kind() == Kind.CARRIER) {
+      Carrier carrier = catalogue.carrier(details.thing());
+      if (past) {
+        codes.add("old-carrier");
+      } else if (until.isPresent() && until.get().isBefore(today.plusMonths(NEAR_DATE_MONTHS))) {
+        codes.add("carrier-near-date");
+      }
+      LocalDate opened = details.openedOn();
+      long half = Math.round(carrier.opensForMonths() * OPENED_LONG_SHARE);
+      if (opened != null && opened.plusMonths(half).isBefore(today)) {
+        codes.add("carrier-opened-long");
+      }
+      if (carrier.shortLived()) {
+        codes.add("carrier-short-lived");
+      }
+    }
+    return codes;
+  }
+
+  /** The water in a herb: its own where it is known, else what is usual for its state. */
+  public double waterFraction(Catalogue catalogue) {
+    Double own = details.waterFraction();
+    HerbState state = details.state();
+    if (own != null || state == null) {
+      return own == null ? 0 : own;
+    }
+    return catalogue.herb(details.thing()).waterFraction(state);
+  }
+
+  private Part part() {
+    Part part = details.part();
+    return part == null ? Part.LEAF : part;
+  }
+
+  /** Which of two lots of one thing is used first: the one that is good for less long. */
+  public static int oldestFirst(Lot one, Lot other, Catalogue catalogue) {
+    LocalDate never = LocalDate.MAX;
+    int byDate =
+        one.goodUntil(catalogue).orElse(never).compareTo(other.goodUntil(catalogue).orElse(never));
+    return byDate != 0 ? byDate : one.since().orElse(never).compareTo(other.since().orElse(never));
+  }
+}
