@@ -46,22 +46,29 @@ class Pages {
     String bench = get("/bench");
     String day = LocalDate.now().minusDays(16).toString();
     HttpResponse<String> charged =
-        form("/bench/charge", "_csrf", csrf(bench), "amount", "30 g", "herb", "yarrow", "cut", "CUT", "chargedOn", day, "bestBefore", LocalDate.now().plusMonths(9).toString(), "clean", "yes", "key", "charge");
+        form("/bench/charge", "_csrf", csrf(bench), "amount", "30 g", "herbs[0].herb", "yarrow", "herbs[0].cut", "CUT", "chargedOn", day, "bestBefore", LocalDate.now().plusMonths(9).toString(), "clean", "yes", "key", "charge");
     String batch = charged.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
     String page = get(batch);
     for (int i = 1; i < ENTRIES_A_BATCH; i++) {
       String kind = i % 10 == 0 ? "note" : i % 3 == 0 ? "all-well" : "shaken";
       form(batch + "/log", "_csrf", csrf(page), "kind", kind, "text", "as it should be", "key", "entry" + i);
     }
+    form("/drawer/lots", "_csrf", csrf(get("/drawer/lots/new")), "kind", "HERB", "thing", "yarrow", "state", "DRIED", "cut", "CUT", "origin", "GROWN", "harvestedOn", day, "amount", "400 g", "key", "lot");
+    String load = form("/drawer/drying", "_csrf", csrf(page), "herb", "yarrow", "way", "BUNCH", "cut", "CUT", "amount", "400 g", "origin", "GROWN", "begunOn", day, "key", "load").headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
+    for (int i = 1; i <= 6; i++) {
+      form(load + "/log", "_csrf", csrf(page), "what", "weighed", "amount", (400 - 45 * i) + " g", "happened", LocalDate.now().minusDays(16 - 2 * i) + "T12:30", "key", "weighed" + i);
+    }
     return cookie + "\n" + batch;
   }
 
   private void measure(String batch, int requests) throws Exception {
     String csrf = csrf(get("/bench"));
-    String[] weights = {"_csrf", csrf, "herb", "yarrow", "cut", "CUT", "amount", ""};
+    String[] weights = {"_csrf", csrf, "herbs[0].herb", "yarrow", "herbs[0].cut", "CUT", "amount", ""};
     System.out.printf("%-28s %8s %8s %8s   (ms, %d requests each)%n", "page", "median", "p99", "max", requests);
     report("Shelf", requests, i -> send(request("/").GET().build()));
     report("Bench, a change of weight", requests, i -> { weights[7] = 20 + i % 60 + " g"; return form("/bench/reckon", weights); });
+    report("Drawer", requests, i -> send(request("/drawer").GET().build()));
+    report("One drawer's lots", requests, i -> send(request("/drawer/of/HERB/yarrow").GET().build()));
     report("Batch page", requests, i -> send(request(batch).GET().build()));
   }
 
