@@ -18,10 +18,10 @@ class BenchTest extends AppTest {
   private String reckoned(String... changes) throws Exception {
     Map<String, String> sentence = new LinkedHashMap<>();
     sentence.put("amount", "60 g");
-    sentence.put("herb", "yarrow");
-    sentence.put("part", "FLOWER");
-    sentence.put("cut", "CUT");
-    sentence.put("carrier", "olive");
+    sentence.put("herbs[0].herb", "yarrow");
+    sentence.put("herbs[0].part", "FLOWER");
+    sentence.put("herbs[0].cut", "CUT");
+    sentence.put("oils[0].carrier", "olive");
     sentence.put("ratioKind", "weight");
     sentence.put("ratio", "");
     sentence.put("cover", "12");
@@ -107,13 +107,17 @@ class BenchTest extends AppTest {
   @ParameterizedTest
   @EnumSource(Cut.class)
   void everyCutIsAnswered(Cut cut) throws Exception {
-    assertThat(reckoned("cut", cut.name())).contains("of oil covers it").contains("Comes out");
+    assertThat(reckoned("herbs[0].cut", cut.name()))
+        .contains("of oil covers it")
+        .contains("Comes out");
   }
 
   @Test
   void aFinerCutAsksForLessOil() throws Exception {
-    assertThat(oil(reckoned("cut", "POWDER"))).isLessThan(oil(reckoned("cut", "GROUND")));
-    assertThat(oil(reckoned("cut", "GROUND"))).isLessThan(oil(reckoned("cut", "WHOLE")));
+    assertThat(oil(reckoned("herbs[0].cut", "POWDER")))
+        .isLessThan(oil(reckoned("herbs[0].cut", "GROUND")));
+    assertThat(oil(reckoned("herbs[0].cut", "GROUND")))
+        .isLessThan(oil(reckoned("herbs[0].cut", "WHOLE")));
   }
 
   private static double oil(String answer) {
@@ -142,13 +146,13 @@ class BenchTest extends AppTest {
     assertThat(reckoned("use", "KITCHEN"))
         .contains("not one for eating")
         .contains("kept in the fridge");
-    assertThat(reckoned("herb", "rosemary", "part", "LEAF", "use", "KITCHEN"))
+    assertThat(reckoned("herbs[0].herb", "rosemary", "herbs[0].part", "LEAF", "use", "KITCHEN"))
         .doesNotContain("This herb is not one for eating");
   }
 
   @Test
   void aSolidFatIsStoppedAtRoomTemperature() throws Exception {
-    assertThat(reckoned("carrier", "coconut")).contains("cannot be infused cold");
+    assertThat(reckoned("oils[0].carrier", "coconut")).contains("cannot be infused cold");
   }
 
   @Test
@@ -158,11 +162,11 @@ class BenchTest extends AppTest {
             "/bench/reckon",
             "amount",
             "60 g",
-            "herb",
+            "herbs[0].herb",
             "yarrow",
-            "cut",
+            "herbs[0].cut",
             "CUT",
-            "carrier",
+            "oils[0].carrier",
             "olive",
             "ratio",
             "5",
@@ -175,6 +179,6 @@ class BenchTest extends AppTest {
 
   @Test
   void aHerbOfWhichNobodyKnowsIsSaid() throws Exception {
-    assertThat(reckoned("herb", "moonwort")).contains("no herb of the catalogue");
+    assertThat(reckoned("herbs[0].herb", "moonwort")).contains("no herb of the catalogue");
   }
 }

@@ -3,95 +3,18 @@ package velvetcrock;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** The whole path through the real interface. */
-class BrowserTest extends AppTest {
-  private static Playwright playwright;
-  private static Browser browser;
-
-  @BeforeAll
-  static void launch() {
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
-  }
-
-  @AfterAll
-  static void close() {
-    browser.close();
-    playwright.close();
-  }
-
-  private Page page(int width, ColorScheme scheme) {
-    BrowserContext context =
-        browser.newContext(
-            new Browser.NewContextOptions()
-                .setViewportSize(width, 800)
-                .setColorScheme(scheme)
-                .setLocale("en-US")
-                .setBaseURL("http://localhost:" + port));
-    Page page = context.newPage();
-    page.setDefaultTimeout(10_000);
-    page.onConsoleMessage(
-        message -> {
-          if (message.type().equals("error") && message.text().contains("Content Security")) {
-            throw new AssertionError(message.text());
-          }
-        });
-    return page;
-  }
-
-  private static void enterDemo(Page page) {
-    page.navigate("/sign-in");
-    page.getByRole(
-            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Look around the demo kitchen"))
-        .click();
-    assertThat(page).hasURL(Pattern.compile("/$"));
-  }
-
-  private static void press(Page page, String button) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true))
-        .click();
-  }
-
-  private static void fitsTheScreen(Page page) {
-    Object wider = page.evaluate("() => document.documentElement.scrollWidth - innerWidth");
-    assertThat(((Number) wider).intValue()).as(page.url()).isLessThanOrEqualTo(0);
-  }
-
+class BrowserTest extends BrowserPages {
   /** From the bench to a bottle that is drawn from, with the buttons of the pages. */
   private void wholePath(Page page) {
     page.navigate("/bench");
@@ -278,6 +201,12 @@ class BrowserTest extends AppTest {
                 "/cellar",
                 bottle,
                 bottle + "/label",
+                "/drawer",
+                "/drawer/of/HERB/violet-leaf",
+                "/drawer/lots/new",
+                "/drawer/drying/new",
+                "/bench?method=SPIRIT",
+                "/bench?herbs%5B0%5D.state=FRESH",
                 "/kitchen",
                 "/kitchen/catalogue",
                 "/people",
@@ -288,15 +217,5 @@ class BrowserTest extends AppTest {
         }
       }
     }
-  }
-
-  private static void accessible(Page page) {
-    var found = new AxeBuilder(page).analyze().getViolations();
-    assertThat(
-            found.stream()
-                .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-                .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml()))
-        .as(page.url())
-        .isEmpty();
   }
 }

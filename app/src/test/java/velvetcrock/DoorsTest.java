@@ -143,7 +143,7 @@ class DoorsTest extends AppTest {
         .andExpect(content().string(containsString("not a number of centimetres")));
     send(keeper, "/kitchen/jars", "jarName", "Blue", "water", "530 g", "height", "10.544")
         .andExpect(redirectedUrl("/kitchen"));
-    visit(keeper, "/kitchen").andExpect(content().string(containsString("80 mm wide inside")));
+    visit(keeper, "/kitchen").andExpect(content().string(containsString("80 mm wide")));
     send(keeper, "/kitchen/places", "placeName", "counter", "light", "ROOM", "celsius", "18")
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("of that name already")));

@@ -42,7 +42,7 @@ class PathTest extends AppTest {
           ratio  | banana      | not a number
           ratio  | 0           | Between
           cover  | 9999        | Between
-          herb   | foxglove    | no herb of the catalogue
+          herbs[0].herb | foxglove | no herb of the catalogue
           clean  | -           | bone-dry
           bestBefore | soon    | not a date
           chargedOn | 2100-01-01 | today or earlier
@@ -52,7 +52,7 @@ class PathTest extends AppTest {
     String[] fields = {
       "amount",
       "60 g",
-      "herb",
+      "herbs[0].herb",
       "yarrow",
       "ratio",
       "",
@@ -100,7 +100,7 @@ class PathTest extends AppTest {
     String[] fields = {
       "amount",
       "2 cups",
-      "herb",
+      "herbs[0].herb",
       "calendula",
       "clean",
       "yes",

@@ -49,6 +49,8 @@ class StrangerTest extends AppTest {
                 .replace("{id}", entry.toString())
                 .replace("{letter}", "A")
                 .replace("{kind}", "HERB")
+                .replace("{thing}", "yarrow")
+                .replace("{entry}", entry.toString())
                 .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
           var call =

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetcrock.account.Accounts.Newcomer;
 import velvetcrock.core.Refused;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.TimeZones;
 import velvetcrock.web.FieldErrors;
@@ -175,6 +176,7 @@ class DoorController {
             bedMm + 20,
             brimMm,
             widthMm,
+            Jar.Shape.JAR,
             false,
             true,
             round,

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
 
 /** A batch's name and the state that its log folds to, kept beside the log for reading. */
 @Entity
@@ -19,6 +20,7 @@ class Batch {
   private String herbKey;
   private String status;
   private boolean standing;
+  private String vessel;
   private LocalDate chargedOn;
 
   @Column(columnDefinition = "jsonb")
@@ -53,7 +55,13 @@ class Batch {
     herbKey = folded.charge().herbs().get(0).herb();
     status = folded.status().name();
     standing = folded.standing();
+    vessel = vessel(folded.vessel());
     chargedOn = folded.charge().chargedOn();
     state = json;
+  }
+
+  /** What names a vessel: its key in the kitchen, or what it is called where it has none. */
+  private static String vessel(Event.JarIn vessel) {
+    return vessel.key() == null ? vessel.name() : vessel.key();
   }
 }

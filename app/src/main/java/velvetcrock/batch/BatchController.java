@@ -1,10 +1,14 @@
 package velvetcrock.batch;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,8 +22,11 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.plan.Round;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.drawer.LotWords;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -35,13 +42,22 @@ class BatchController {
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
+  private final Drawer drawer;
+  private final Clock clock;
 
   BatchController(
-      Batches batches, Households households, Catalogues catalogues, Cautions cautions) {
+      Batches batches,
+      Households households,
+      Catalogues catalogues,
+      Cautions cautions,
+      Drawer drawer,
+      Clock clock) {
     this.batches = batches;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
+    this.drawer = drawer;
+    this.clock = clock;
   }
 
   @GetMapping("/batches/{code}")
@@ -66,7 +82,8 @@ class BatchController {
               new MeasureReader(house.kitchen()),
               reckoning.carriers(),
               batch.state().charge().carriers().get(0).carrier(),
-              id -> households.place(id).stand());
+              id -> households.place(id).stand(),
+              this::vessel);
       Instant at = form.at(house.zone());
       Written written =
           batches.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
@@ -100,7 +117,7 @@ class BatchController {
     Formats fmt = households.formats(house);
     BatchRecord batch = batches.find(code);
     List<LoggedEntry> log = batches.log(batch);
-    Round round = new Round(catalogues.current(), house.zone(), fmt.today());
+    Round round = new Round(catalogues.current(), house.zone(), clock.instant());
     BatchView view =
         BatchView.of(
             batch,
@@ -109,16 +126,53 @@ class BatchController {
             catalogues.current(),
             cautions,
             fmt,
-            NextStep.of(batch, round.tasks(batch.state()), fmt));
+            NextStep.of(batch, round.tasks(batch.state()), fmt),
+            clock.instant(),
+            lots(batch.state().charge(), fmt));
     model.addAttribute("batch", batch);
     model.addAttribute("view", view);
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("places", households.places());
+    model.addAttribute("vessels", households.jars());
     model.addAttribute("reasons", Event.Reason.values());
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/batch";
+  }
+
+  private Jar vessel(String key) {
+    return households.jars().stream()
+        .filter(j -> j.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new Refused("jar", "Choose one of your vessels."));
+  }
+
+  /** The lots that went in, and what it is another try of. */
+  private List<BatchView.Fact> lots(Event.Charged charge, Formats fmt) {
+    List<BatchView.Fact> facts = new ArrayList<>();
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    Stream.of(
+            charge.herbs().stream().map(Event.HerbIn::lot),
+            charge.carriers().stream().map(Event.OilIn::lot),
+            Stream.ofNullable(charge.manner().spirit()).map(Event.SpiritIn::lot))
+        .flatMap(Function.identity())
+        .flatMap(Stream::ofNullable)
+        .distinct()
+        .flatMap(id -> drawer.find(id).stream())
+        .forEach(
+            lot ->
+                facts.add(
+                    new BatchView.Fact(
+                        words.name(lot.lot()),
+                        words.origin(lot.lot()),
+                        "/drawer/lots/" + lot.id())));
+    if (charge.manner().again() != null) {
+      facts.add(
+          new BatchView.Fact(
+              "Another try of", charge.manner().again(), "/batches/" + charge.manner().again()));
+    }
+    return facts;
   }
 
   private static void tell(Written written, String what, Formats fmt, RedirectAttributes flash) {

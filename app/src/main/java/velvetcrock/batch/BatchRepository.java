@@ -23,4 +23,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
   @Query("select b from Batch b order by b.createdAt desc")
   List<Batch> newest(Limit limit);
+
+  @Query("select b.vessel from Batch b where b.standing")
+  List<String> vesselsInUse();
 }

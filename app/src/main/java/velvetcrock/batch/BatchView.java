@@ -1,9 +1,11 @@
 package velvetcrock.batch;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Range;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.Charge;
@@ -12,6 +14,7 @@ import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BatchState.Status;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.web.Formats;
@@ -22,6 +25,8 @@ import velvetcrock.web.Formats;
  * @param next the next action: what to do, where that is done
  * @param worries what was seen that calls for a caution
  * @param thread the log, newest first
+ * @param rest how the rest in spirit goes; null where there is none
+ * @param leaving how far water or spirit has left; null where none has to
  * @param older how many entries the thread leaves out
  */
 record BatchView(
@@ -34,16 +39,27 @@ record BatchView(
     List<Line> thread,
     int older,
     boolean infusing,
-    boolean strained) {
+    boolean strained,
+    @Nullable RestView rest,
+    @Nullable LeavingView leaving) {
 
   private static final double PX_PER_MM = 2.4;
   private static final double TALLEST_PX = 380;
+  private static final double WIDEST_PX = 320;
 
   /** What to do next. */
   record Next(String words, String why, @Nullable String link, @Nullable String kind) {}
 
-  /** A figure with its name. */
-  record Fact(String name, String value) {}
+  /**
+   * A figure with its name.
+   *
+   * @param link where more of it is; null for nowhere
+   */
+  record Fact(String name, String value, @Nullable String link) {
+    Fact(String name, String value) {
+      this(name, value, null);
+    }
+  }
 
   /** A line of the thread. */
   record Line(
@@ -63,28 +79,53 @@ record BatchView(
       Catalogue catalogue,
       Cautions cautions,
       Formats fmt,
-      Next next) {
+      Next next,
+      Instant now,
+      List<Fact> lots) {
     BatchState state = batch.state();
     BatchReckoning reckoning = new BatchReckoning(catalogue, state);
-    double brim =
-        state.charge().jar().brimMl()
-            * 1000
-            / (Math.PI / 4 * Math.pow(state.charge().jar().innerDiameterMm(), 2));
-    JarView jar = JarView.of(batch, catalogue, fmt, Math.min(PX_PER_MM, TALLEST_PX / (brim + 20)));
+    Jar vessel = state.vessel().jar();
+    double scale =
+        Math.min(
+            PX_PER_MM,
+            Math.min(
+                TALLEST_PX / (vessel.brimMm() + 20), WIDEST_PX / (vessel.innerDiameterMm() + 40)));
+    JarView jar = JarView.of(batch, catalogue, fmt, scale);
     return new BatchView(
         jar,
         jar.day() + ", " + jar.standing(),
         next,
-        facts(state, reckoning, fmt),
-        state.status() == Status.INFUSING ? cautions.of(state.seen().worries()) : List.of(),
+        facts(state, reckoning, fmt, lots),
+        worries(state, reckoning, cautions),
         cautions.forBottle(reckoning.order(), state.charge().use()),
         thread(log, most, catalogue, cautions, fmt),
         Math.max(0, log.size() - most),
         state.status() == Status.INFUSING,
-        state.strained() != null);
+        state.strained() != null,
+        RestView.of(state, fmt, now),
+        state.strained() != null || state.status() == Status.THROWN_OUT
+            ? null
+            : LeavingView.of(state, reckoning, fmt));
   }
 
-  private static List<Fact> facts(BatchState state, BatchReckoning reckoning, Formats fmt) {
+  /** Fire while spirit is about, and what was seen. */
+  private static List<Caution> worries(
+      BatchState state, BatchReckoning reckoning, Cautions cautions) {
+    if (state.status() != Status.INFUSING && state.status() != Status.RESTING) {
+      return List.of();
+    }
+    List<String> codes = new ArrayList<>();
+    boolean spirit = state.charge().manner().spirit() != null;
+    if (spirit && !reckoning.leaving().map(BatchReckoning.Leaving::done).orElse(true)) {
+      codes.add("spirit-fire");
+      codes.add("loosely-covered");
+    }
+    codes.addAll(state.seen().worries());
+    return cautions.of(codes);
+  }
+
+  private static List<Fact> facts(
+      BatchState state, BatchReckoning reckoning, Formats fmt, List<Fact> lots) {
     Event.Charged charge = state.charge();
     Charge standing = reckoning.charge();
     List<Fact> facts = new ArrayList<>();
@@ -94,15 +135,22 @@ record BatchView(
     facts.add(
         new Fact(
             "Oil",
-            fmt.ml(charge.oilMl())
+            fmt.ml(state.oilMl().plus(Range.exactly(-state.toppedUpMl())))
+                + (state.status() == Status.RESTING ? " to follow" : "")
                 + (state.toppedUpMl() > 0
                     ? " and " + fmt.ml(state.toppedUpMl()) + " topped up"
                     : "")));
     facts.add(new Fact("Ratio", fmt.ratio(standing.oilPerHerb()) + " by weight to volume"));
-    facts.add(new Fact("Jar", charge.jar().name()));
+    facts.add(new Fact("Vessel", state.vessel().name()));
+    facts.addAll(lots);
     if (state.strained() == null) {
-      Yield yield = reckoning.yield(Expression.SQUEEZE);
-      facts.add(new Fact("Should come out", fmt.ml(yield.rangeMl()) + ", squeezed"));
+      Expression expression = reckoning.usualExpression();
+      Yield yield = reckoning.yield(expression);
+      facts.add(
+          new Fact(
+              "Should come out",
+              fmt.ml(yield.rangeMl())
+                  + (expression == Expression.SQUEEZE ? ", squeezed" : ", left to drip")));
       facts.add(
           new Fact(
               "Strain",

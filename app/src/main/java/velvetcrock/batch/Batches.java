@@ -57,6 +57,7 @@ public class Batches {
   private final CurrentHousehold current;
   private final EventKinds kinds;
   private final Catalogues catalogues;
+  private final LotTaker lots;
   private final EntityManager entities;
   private final Clock clock;
 
@@ -69,6 +70,7 @@ public class Batches {
       CurrentHousehold current,
       EventKinds kinds,
       Catalogues catalogues,
+      LotTaker lots,
       EntityManager entities,
       Clock clock) {
     this.batches = batches;
@@ -79,6 +81,7 @@ public class Batches {
     this.current = current;
     this.kinds = kinds;
     this.catalogues = catalogues;
+    this.lots = lots;
     this.entities = entities;
     this.clock = clock;
   }
@@ -101,7 +104,7 @@ public class Batches {
     Instant at = chargedAt(event.chargedOn(), household).truncatedTo(ChronoUnit.MICROS);
     Entry entry = new Entry(UUID.randomUUID(), 1, at, known, null);
     BatchState state = BatchLog.fold(List.of(entry));
-    new BatchReckoning(catalogues.current(), state).charge(); // refuses what no page could reckon
+    reckonable(state);
     Batch batch =
         new Batch(
             UUID.randomUUID(),
@@ -110,7 +113,15 @@ public class Batches {
             kinds.write(state),
             clock.instant());
     entities.persist(batch);
-    return write(batch, entry, key);
+    Written written = write(batch, entry, key);
+    return written.with(lots.take(batch.code(), entry.id(), known, state));
+  }
+
+  /** Refuses what no page could reckon. */
+  private void reckonable(BatchState state) {
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
+    reckoning.charge();
+    reckoning.leaving();
   }
 
   /**
@@ -131,6 +142,7 @@ public class Batches {
         String carrier = e.carriers().get(i).carrier();
         problems.attempt("carriers[" + i + "].carrier", () -> catalogue.carrier(carrier));
       }
+      lots.check(e, problems);
       known = problems.attempt("stand.place", () -> e.standing(stand(e.stand())));
     } else if (event instanceof Event.ToppedUp e) {
       problems.attempt("carrier", () -> catalogue.carrier(e.carrier()));
@@ -182,8 +194,14 @@ public class Batches {
     check(entry, was, entries);
     entries.add(entry);
     BatchState state = BatchLog.fold(entries);
+    reckonable(state);
     Written written = write(batch, entry, key);
     batch.become(state, kinds.write(state));
+    if (replaces == null) {
+      written = written.with(lots.take(batch.code(), entry.id(), known, state));
+    } else {
+      lots.giveBack(replaces, state);
+    }
     if (state.strained() != null) {
       keepBottles(batch, state);
     }
@@ -206,21 +224,7 @@ public class Batches {
   public void supplyOilDates(String code, List<Event.OilIn> carriers) {
     BatchRecord batch = find(code);
     Event.Charged was = batch.state().charge();
-    Event.Charged now =
-        new Event.Charged(
-            was.method(),
-            was.herbs(),
-            carriers,
-            was.oilMl(),
-            was.oilText(),
-            was.jar(),
-            was.coverMm(),
-            was.use(),
-            was.stand(),
-            was.chargedOn(),
-            was.aboutDays(),
-            was.takenOn(),
-            was.cleanAndDry());
+    Event.Charged now = was.with(carriers);
     Entry charging =
         log.findByBatchIdOrderByNumber(batch.id()).stream()
             .map(kinds::entry)
@@ -354,11 +358,12 @@ public class Batches {
             now,
             by,
             key));
-    return new Written(entry.id(), batch.code(), entry.number(), false, by, now);
+    return new Written(entry.id(), batch.code(), entry.number(), false, by, now, List.of());
   }
 
   private static Written repeated(LogEntry row, String code) {
-    return new Written(row.id(), code, row.number(), true, row.writtenBy(), row.writtenAt());
+    return new Written(
+        row.id(), code, row.number(), true, row.writtenBy(), row.writtenAt(), List.of());
   }
 
   /** Brings the bottles kept for reading in line with the state. */

@@ -27,7 +27,7 @@ record Difference(
   static Difference of(BatchState state, Catalogue catalogue, Formats fmt) {
     Event.Strained strained = Objects.requireNonNull(state.strained());
     double out = strained.oilMl();
-    double in = state.charge().oilMl().middle() + state.toppedUpMl();
+    double in = state.oilMl().middle();
     Range predicted = strained.predictedMl();
     Yield yield = new BatchReckoning(catalogue, state).yield(strained.expression());
     double kept = Math.max(0, in - out);

@@ -23,7 +23,15 @@ final class EntryWords {
   /** What happened, in a few words. */
   String title(Event event) {
     if (event instanceof Event.Charged e) {
-      return e.takenOn() ? "Taken on" : "Charged";
+      return e.takenOn() ? "Taken on" : e.manner().spirit() == null ? "Charged" : "Dampened";
+    } else if (event instanceof Event.DampChecked e) {
+      return e.even() ? "Evenly damp" : "Not evenly damp yet: mixed again";
+    } else if (event instanceof Event.OilPoured e) {
+      return "Poured " + fmt.ml(e.oilMl()) + " of oil on";
+    } else if (event instanceof Event.PotWeighed e) {
+      return "Weighed: " + fmt.gram(e.grossG()) + " with its vessel";
+    } else if (event instanceof Event.Transferred e) {
+      return "Put into the " + e.jar().name();
     } else if (event instanceof Event.Shaken) {
       return "Shaken";
     } else if (event instanceof Event.Turned) {
@@ -67,6 +75,8 @@ final class EntryWords {
       return smelled(e);
     } else if (event instanceof Event.ToppedUp e) {
       return catalogue.carrier(e.carrier()).name() + typed(e.text());
+    } else if (event instanceof Event.OilPoured e) {
+      return e.grossG() == null ? "" : fmt.gram(e.grossG()) + " with its vessel";
     } else if (event instanceof Event.Strained e) {
       return name(e.expression())
           + "; "
@@ -132,8 +142,18 @@ final class EntryWords {
             .collect(Collectors.joining(" and "));
     String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
     String clean = e.cleanAndDry() ? "; jar and herb clean and bone-dry" : "";
+    Event.SpiritIn spirit = e.manner().spirit();
+    String dampened =
+        spirit == null
+            ? ""
+            : " with "
+                + fmt.g(spirit.massG())
+                + " of spirit, "
+                + fmt.number(spirit.abvPercent(), 0)
+                + " % vol; to follow";
     return herbs
-        + " in "
+        + dampened
+        + (e.manner().blended() ? " blended with " : spirit == null ? " in " : ": ")
         + fmt.ml(e.oilMl())
         + " of "
         + oils

@@ -3,41 +3,18 @@ package velvetcrock.batch;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.core.Refused;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Event;
+import velvetcrock.web.KindNames;
 
 /** The names under which kinds of event are stored and sent, and their JSON. */
 @Component
 public class EventKinds {
-  private static final Map<String, Class<? extends Event>> BY_NAME = new LinkedHashMap<>();
-
-  static {
-    BY_NAME.put("charged", Event.Charged.class);
-    BY_NAME.put("shaken", Event.Shaken.class);
-    BY_NAME.put("turned", Event.Turned.class);
-    BY_NAME.put("all-well", Event.AllWell.class);
-    BY_NAME.put("looked", Event.Looked.class);
-    BY_NAME.put("smelled", Event.Smelled.class);
-    BY_NAME.put("topped-up", Event.ToppedUp.class);
-    BY_NAME.put("moved", Event.Moved.class);
-    BY_NAME.put("strained", Event.Strained.class);
-    BY_NAME.put("bottled", Event.Bottled.class);
-    BY_NAME.put("capped", Event.Capped.class);
-    BY_NAME.put("drawn", Event.Drawn.class);
-    BY_NAME.put("bottle-gone", Event.BottleGone.class);
-    BY_NAME.put("thrown-out", Event.ThrownOut.class);
-    BY_NAME.put("note", Event.Noted.class);
-    BY_NAME.put("struck", Event.Struck.class);
-  }
-
-  private static final Map<Class<? extends Event>, String> BY_TYPE =
-      BY_NAME.entrySet().stream().collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
+  private static final KindNames<Event> NAMES = new KindNames<>(byName());
 
   private final JsonMapper json;
 
@@ -45,18 +22,39 @@ public class EventKinds {
     this.json = json;
   }
 
+  private static Map<String, Class<? extends Event>> byName() {
+    Map<String, Class<? extends Event>> byName = new LinkedHashMap<>();
+    byName.put("charged", Event.Charged.class);
+    byName.put("damp-checked", Event.DampChecked.class);
+    byName.put("oil-poured", Event.OilPoured.class);
+    byName.put("pot-weighed", Event.PotWeighed.class);
+    byName.put("transferred", Event.Transferred.class);
+    byName.put("shaken", Event.Shaken.class);
+    byName.put("turned", Event.Turned.class);
+    byName.put("all-well", Event.AllWell.class);
+    byName.put("looked", Event.Looked.class);
+    byName.put("smelled", Event.Smelled.class);
+    byName.put("topped-up", Event.ToppedUp.class);
+    byName.put("moved", Event.Moved.class);
+    byName.put("strained", Event.Strained.class);
+    byName.put("bottled", Event.Bottled.class);
+    byName.put("capped", Event.Capped.class);
+    byName.put("drawn", Event.Drawn.class);
+    byName.put("bottle-gone", Event.BottleGone.class);
+    byName.put("thrown-out", Event.ThrownOut.class);
+    byName.put("note", Event.Noted.class);
+    byName.put("struck", Event.Struck.class);
+    return byName;
+  }
+
   /** The names of all kinds. */
   public static Set<String> names() {
-    return BY_NAME.keySet();
+    return NAMES.names();
   }
 
   /** The name of an event's kind. */
   public static String nameOf(Event event) {
-    String name = BY_TYPE.get(event.getClass());
-    if (name == null) {
-      throw new IllegalArgumentException("No kind is named for " + event.getClass());
-    }
-    return name;
+    return NAMES.nameOf(event);
   }
 
   /**
@@ -65,17 +63,7 @@ public class EventKinds {
    * @throws Refused at {@code kind} or {@code data}
    */
   public Event read(String kind, String data) {
-    Class<? extends Event> type = BY_NAME.get(kind);
-    if (type == null) {
-      throw new Refused(
-          "kind",
-          "“" + kind + "” is no kind of entry. There are: " + String.join(", ", names()) + ".");
-    }
-    try {
-      return json.readValue(data, type);
-    } catch (JacksonException e) {
-      throw new Refused("data", "The entry’s data cannot be read: " + e.getOriginalMessage());
-    }
+    return NAMES.read(kind, data, json);
   }
 
   Entry entry(LogEntry row) {

@@ -12,6 +12,7 @@ import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Part;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
@@ -19,6 +20,8 @@ import velvetcrock.web.JarDrawing;
 /**
  * A jar as it is shown: drawn, named, and with one line on how it stands.
  *
+ * @param shortHerb its herbs for a lid: all names, or the first and how many more
+ * @param shortOil its oils, likewise
  * @param mood {@code resting}, {@code ready}, {@code over}, {@code care} or {@code stop}
  */
 public record JarView(
@@ -26,6 +29,8 @@ public record JarView(
     String herb,
     String botanical,
     String oil,
+    String shortHerb,
+    String shortOil,
     String size,
     String day,
     String standing,
@@ -41,17 +46,23 @@ public record JarView(
   public static JarView of(BatchRecord batch, Catalogue catalogue, Formats fmt, double pxPerMm) {
     BatchState state = batch.state();
     BatchReckoning reckoning = new BatchReckoning(catalogue, state);
-    List<Herb> herbs = state.charge().herbs().stream().map(h -> catalogue.herb(h.herb())).toList();
-    String names = herbs.stream().map(Herb::name).collect(Collectors.joining(" and "));
-    String botanical = herbs.stream().map(Herb::botanical).collect(Collectors.joining(", "));
+    String names = reckoning.herbNames();
+    String botanical =
+        reckoning.herbsByWeight().stream().map(Herb::botanical).collect(Collectors.joining(", "));
     String oil = reckoning.carriers().names();
-    Standing standing = standing(state, fmt);
+    Standing standing = standing(state, reckoning, fmt);
     return new JarView(
         batch.code(),
         names,
         botanical,
         oil,
-        fmt.ml(state.charge().jar().brimMl()),
+        shortened(reckoning.herbsByWeight().stream().map(Herb::name).toList()),
+        shortened(
+            reckoning.carriers().shares().stream()
+                .sorted((a, b) -> Double.compare(b.share(), a.share()))
+                .map(s -> s.carrier().name())
+                .toList()),
+        fmt.ml(state.vessel().brimMl()),
         dayWords(state, fmt),
         standing.words(),
         standing.mood(),
@@ -60,11 +71,18 @@ public record JarView(
         Beads.of(state, fmt));
   }
 
+  private static String shortened(List<String> names) {
+    return names.size() == 1 ? names.get(0) : names.get(0) + " and " + (names.size() - 1) + " more";
+  }
+
   private record Standing(String words, String mood) {}
 
-  private static Standing standing(BatchState state, Formats fmt) {
+  private static Standing standing(BatchState state, BatchReckoning reckoning, Formats fmt) {
     if (state.status() == Status.STRAINED) {
       return new Standing("strained, to be bottled", "ready");
+    }
+    if (state.status() == Status.RESTING) {
+      return new Standing("resting in spirit", "resting");
     }
     if (state.status() != Status.INFUSING) {
       return new Standing(
@@ -79,6 +97,9 @@ public record JarView(
     if (Boolean.TRUE.equals(state.seen().floating())) {
       return new Standing("floating", "care");
     }
+    if (reckoning.leaving().map(l -> l.wet()).orElse(false)) {
+      return new Standing(losing(state), "care");
+    }
     if (fmt.today().isAfter(state.latest())) {
       return new Standing("over: strain now", "over");
     }
@@ -90,6 +111,10 @@ public record JarView(
     }
     long toGo = ChronoUnit.DAYS.between(fmt.today(), state.earliest());
     return new Standing(fmt.days(toGo) + " to go", "resting");
+  }
+
+  private static String losing(BatchState state) {
+    return state.charge().manner().spirit() == null ? "losing its water" : "losing its spirit";
   }
 
   private static String dayWords(BatchState state, Formats fmt) {
@@ -117,21 +142,28 @@ public record JarView(
     Event.HerbIn first = state.charge().herbs().get(0);
     Herb herb = catalogue.herb(first.herb());
     Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
+    boolean vents =
+        reckoning.leaving().map(l -> !l.done()).orElse(false)
+            && state.charge().manner().read().stream().noneMatch("fresh-cold"::equals);
+    boolean rests = state.status() == Status.RESTING;
     boolean dry = Boolean.FALSE.equals(state.seen().covered());
-    double oilMm = dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
+    double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
     double drawn =
         Math.max(
             0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
     boolean round =
         first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
     String words =
-        "Jar of "
+        name(state.vessel().shape())
+            + " of "
             + names
-            + " in "
+            + (rests ? ", dampened with spirit, before " : " in ")
             + oil
             + ", drawn to scale: herb to "
             + fmt.mm(levels.bedMm())
-            + (dry ? ", not covered by its oil, brim at " : ", oil to " + fmt.mm(oilMm) + " of ")
+            + (rests
+                ? ", brim at "
+                : dry ? ", not covered by its oil, brim at " : ", oil to " + fmt.mm(oilMm) + " of ")
             + fmt.mm(levels.brimMm());
     return JarDrawing.of(
         new JarDrawing.Of(
@@ -139,13 +171,24 @@ public record JarView(
             strained ? 0 : levels.bedMm(),
             strained ? levels.oilMm() * 0.8 : oilMm,
             levels.brimMm(),
-            state.charge().jar().innerDiameterMm(),
+            state.vessel().innerDiameterMm(),
+            state.vessel().shape(),
             floats,
-            !strained,
+            !strained && !vents,
             round,
             JarDrawing.mix(carrier.tint(), herb.tint(), 0.9 * drawn),
             herb.fleck(),
             words),
         pxPerMm);
+  }
+
+  private static String name(Jar.Shape shape) {
+    return switch (shape) {
+      case JAR -> "Jar";
+      case BOWL -> "Bowl";
+      case PAN -> "Pan";
+      case DISH -> "Oven dish";
+      case CROCK -> "Crock";
+    };
   }
 }

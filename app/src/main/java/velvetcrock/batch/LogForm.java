@@ -12,12 +12,17 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 
 /**
  * An entry for the log as it was typed.
  *
  * @param kind the kind of entry
+ * @param even whether the resting herb is evenly damp
+ * @param gross what vessel and all weigh
+ * @param jar key of the vessel that it goes into
  * @param happened when, as a date and time of the household; empty for now
  * @param key names the entry, so that a second tap writes it once
  */
@@ -36,13 +41,17 @@ record LogForm(
     @Nullable String place,
     @Nullable String text,
     @Nullable String reason,
+    @Nullable String even,
+    @Nullable String gross,
+    @Nullable String jar,
     @Nullable String key) {
 
   private static final int LONGEST_NOTE = 2000;
 
   static LogForm empty() {
     return new LogForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+        null, null, null);
   }
 
   /**
@@ -52,13 +61,15 @@ record LogForm(
    * @param carriers what the jar holds, for turning a weight of oil into a volume
    * @param carrierKey key of the oil for topping up
    * @param stand finds a place by its id
+   * @param vessel finds a vessel by its key
    * @throws Refused at the field that cannot be read
    */
   Event event(
       MeasureReader reader,
       CarrierBlend carriers,
       String carrierKey,
-      Function<String, Event.Stand> stand) {
+      Function<String, Event.Stand> stand,
+      Function<String, Jar> vessel) {
     return switch (text(kind)) {
       case "shaken" -> new Event.Shaken();
       case "turned" -> new Event.Turned();
@@ -70,6 +81,15 @@ record LogForm(
         double ml = amount(reader, carriers);
         yield new Event.ToppedUp(ml, carrierKey, text(amount));
       }
+      case "damp-even" -> new Event.DampChecked(true);
+      case "damp-checked" -> new Event.DampChecked(damp());
+      case "oil-poured" ->
+          new Event.OilPoured(
+              amount(reader, carriers),
+              text(amount),
+              text(gross).isEmpty() ? null : grossG(reader));
+      case "pot-weighed" -> new Event.PotWeighed(grossG(reader), text(gross));
+      case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(text(jar))));
       case "moved" -> new Event.Moved(stand.apply(text(place)));
       case "note" -> new Event.Noted(note());
       case "thrown-out" -> new Event.ThrownOut(choice(Event.Reason.class, reason, "reason"));
@@ -127,6 +147,23 @@ record LogForm(
             "amount", () -> Amounts.oilMl(reader.read(text(amount)), carriers).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(ml);
+  }
+
+  private boolean damp() {
+    Boolean evenly = yesNo(even);
+    if (evenly == null) {
+      throw new Refused("even", "Say whether it is evenly damp.");
+    }
+    return evenly;
+  }
+
+  private double grossG(MeasureReader reader) {
+    Problems problems = new Problems();
+    Measure measure = problems.attempt("gross", () -> reader.read(text(gross)));
+    problems.require(
+        measure == null || measure.isWeight(), "gross", "Give a weight, such as 1240 g.");
+    problems.refuseIfAny();
+    return measure.amount().middle();
   }
 
   private String note() {

@@ -1,8 +1,10 @@
 package velvetcrock.batch;
 
 import java.util.List;
+import java.util.Objects;
 import velvetcrock.batch.BatchView.Next;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Task;
 import velvetcrock.web.Formats;
 
@@ -38,16 +40,40 @@ final class NextStep {
               fmt.ml(task.amountMl()) + " waits for a bottle.",
               page + "/bottle",
               null);
+      case POUR ->
+          new Next(
+              "Pour the oil",
+              "It has rested long enough and may rest until "
+                  + fmt.date(Objects.requireNonNull(task.until()))
+                  + ".",
+              page + "#pour",
+              null);
+      case DAMP ->
+          new Next(
+              "Evenly damp",
+              "Stir it: no dry and no dripping patches, or mix again.",
+              null,
+              "damp-even");
+      case WEIGH ->
+          new Next(
+              state.weighings().isEmpty() ? "Weigh it for a start" : "Weigh it",
+              "Vessel and all: what it loses is water or spirit.",
+              page + "#weigh",
+              null);
+      case SNAP, PUT_AWAY ->
+          throw new IllegalArgumentException("A load's task, not a jar's: " + task.kind());
       case STRAIN ->
           new Next(
               "Strain",
               "Its window runs to " + fmt.date(state.latest()) + ".",
               page + "/strain",
               null);
-      case TOP_UP, SHAKE, LOOK ->
+      case SETTLE, TOP_UP, SHAKE, LOOK ->
           new Next(
               "Shaken, covered, smells right",
-              "All well: one tap logs all three.",
+              state.charge().method() == Method.SPIRIT
+                  ? "Close it, shake it, loosen it again. One tap logs all three."
+                  : "All well: one tap logs all three.",
               null,
               "all-well");
     };
@@ -55,6 +81,12 @@ final class NextStep {
 
   private static Next idle(BatchState state, String page, Formats fmt) {
     return switch (state.status()) {
+      case RESTING ->
+          new Next(
+              "Let it rest",
+              "Covered. The oil follows 12 to 24 hours after dampening.",
+              null,
+              null);
       case INFUSING ->
           new Next(
               "Nothing to do today",

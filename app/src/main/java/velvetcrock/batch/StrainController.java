@@ -110,7 +110,7 @@ class StrainController {
   private String strainPage(BatchRecord batch, StrainForm form, FieldErrors errors, Model model) {
     Formats fmt = households.formats(households.current());
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
-    double inMl = batch.state().charge().oilMl().high() + batch.state().toppedUpMl();
+    double inMl = batch.state().oilMl().high();
     List<Way> ways =
         Arrays.stream(Expression.values())
             .map(

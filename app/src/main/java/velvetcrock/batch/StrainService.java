@@ -151,7 +151,8 @@ class StrainService {
                     c.share(),
                     c.bestBefore() == null ? bestBefore : c.bestBefore(),
                     c.openedOn() == null ? opened : c.openedOn(),
-                    c.pressedOn()))
+                    c.pressedOn(),
+                    c.lot()))
         .toList();
   }
 

@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -8,6 +9,26 @@ import java.util.UUID;
  *
  * @param repeated whether it had been written before under the same key, and so was not again
  * @param by who wrote it first
+ * @param shorts where a lot held less than went in; the rest came from elsewhere
  */
 public record Written(
-    UUID entryId, String code, int number, boolean repeated, String by, Instant writtenAt) {}
+    UUID entryId,
+    String code,
+    int number,
+    boolean repeated,
+    String by,
+    Instant writtenAt,
+    List<Short> shorts) {
+
+  /**
+   * A lot that held less than was wanted of it.
+   *
+   * @param wanted in the unit of the lot
+   * @param taken what there was
+   */
+  public record Short(UUID lot, double wanted, double taken) {}
+
+  Written with(List<Short> found) {
+    return new Written(entryId, code, number, repeated, by, writtenAt, found);
+  }
+}

@@ -2,9 +2,14 @@ package velvetcrock.bench;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -12,42 +17,79 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.Written;
-import velvetcrock.core.Problems;
-import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
-import velvetcrock.core.caution.Caution;
-import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.ByEye;
+import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.drawer.LotRecord;
+import velvetcrock.drawer.LotWords;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
-import velvetcrock.web.Dates;
+import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
 
 /** The bench: the sentence, what it comes to, and charging the jar. */
 @Controller
 class BenchController {
+  /** The ways of warming that can be chosen; without one a jar stands as cool as its place. */
+  private static final List<Method> WARMED =
+      List.of(Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN, Method.SPIRIT);
+
   private final Planner planner;
+  private final Charging charging;
   private final Households households;
   private final Batches batches;
   private final Catalogues catalogues;
+  private final Drawer drawer;
+  private final Vessels vessels;
 
-  BenchController(Planner planner, Households households, Batches batches, Catalogues catalogues) {
+  BenchController(
+      Planner planner,
+      Charging charging,
+      Households households,
+      Batches batches,
+      Catalogues catalogues,
+      Drawer drawer,
+      Vessels vessels) {
     this.planner = planner;
+    this.charging = charging;
     this.households = households;
     this.batches = batches;
     this.catalogues = catalogues;
+    this.drawer = drawer;
+    this.vessels = vessels;
   }
+
+  /** A lot to choose. */
+  record LotChoice(String id, String words) {}
+
+  /** A herb's row with what can be chosen in it. */
+  record HerbChoices(BenchForm.HerbRow row, List<Part> parts, List<LotChoice> lots, String lot) {}
+
+  /** An oil's row with what can be chosen in it. */
+  record OilChoices(BenchForm.OilRow row, List<LotChoice> lots, String lot) {}
 
   @GetMapping("/bench")
   String bench(BenchForm form, Model model) {
-    return page(form, new ChargeForm(null, null, null, null, null), FieldErrors.none(), model);
+    BenchForm begun = form;
+    String again = Typed.text(form.again());
+    if (!again.isEmpty() && form.herbs() == null) {
+      BatchRecord batch = batches.find(again);
+      begun = Remarks.form(batch.state(), households.places()).tryAgain(batch.code());
+    }
+    return page(begun, ChargeForm.empty(), FieldErrors.none(), model);
   }
 
   @PostMapping("/bench")
@@ -57,9 +99,10 @@ class BenchController {
 
   /** Only what the sentence comes to, for a change as it is typed. */
   @PostMapping("/bench/reckon")
-  String reckon(BenchForm form, Model model) {
+  String reckon(BenchForm form, ChargeForm charging, Model model) {
     Household house = households.current();
-    Planner.Bench bench = bench(house);
+    WishReader.Bench bench = bench(house);
+    model.addAttribute("charging", charging);
     work(completed(form, bench.places()), bench, house, FieldErrors.none(), model);
     model.addAttribute("fragment", true);
     return "bench/reckoned :: answer";
@@ -68,91 +111,56 @@ class BenchController {
   @PostMapping("/bench/charge")
   String charge(
       BenchForm form,
-      ChargeForm charging,
+      ChargeForm said,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
     Household house = households.current();
     try {
-      Planner.Bench bench = bench(house);
-      BenchForm completed = completed(form, bench.places());
-      Event.Charged event = event(completed, charging, bench, house);
-      Written written = batches.charge(event, Optional.ofNullable(charging.key()).orElse(""));
-      flash.addFlashAttribute(
-          "notice",
-          written.repeated()
-              ? written.code() + " was charged already."
-              : "Charged: write " + written.code() + " on the lid.");
-      return "redirect:/batches/" + written.code();
+      WishReader.Bench bench = bench(house);
+      LocalDate today = households.today(house);
+      Plan plan = planner.plan(completed(form, bench.places()), bench, today);
+      List<Written> written = charging.charge(plan, said, today);
+      flash.addFlashAttribute("notice", told(written, households.formats(house)));
+      return written.size() == 1 ? "redirect:/batches/" + written.get(0).code() : "redirect:/";
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-      return page(form, charging, FieldErrors.of(refused), model);
+      return page(form, said, FieldErrors.of(refused), model);
     }
   }
 
-  private Event.Charged event(
-      BenchForm form, ChargeForm charging, Planner.Bench bench, Household house) {
-    Plan plan = planner.plan(form, bench);
-    LocalDate today = households.today(house);
-    Problems problems = new Problems();
-    LocalDate on =
-        Optional.ofNullable(
-                problems.attempt("chargedOn", () -> orToday(charging.chargedOn(), today)))
-            .orElse(today);
-    problems.require(!on.isAfter(today), "chargedOn", "A jar is charged today or earlier.");
-    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(charging.bestBefore()));
-    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(charging.openedOn()));
-    problems.require(
-        opened == null || !opened.isAfter(today),
-        "openedOn",
-        "The oil was opened today or earlier.");
-    problems.require(
-        charging.clean() != null,
-        "clean",
-        "Tick this once jar and herb are clean and bone-dry: damp spoils the oil.");
-    plan.cautions().stream()
-        .filter(c -> plan.stopped() && c.level() == Caution.Level.STOP)
-        .findFirst()
-        .ifPresent(c -> problems.add("stop", c.text() + " " + c.turnTo()));
-    problems.refuseIfAny();
-    HerbPortion herb = plan.order().herbs().get(0);
-    return new Event.Charged(
-        plan.place().method(),
-        List.of(
-            new Event.HerbIn(
-                herb.herb().key(),
-                herb.part(),
-                herb.cut(),
-                herb.state(),
-                plan.herbG(),
-                herb.waterFraction(),
-                Optional.ofNullable(form.amount()).orElse(""))),
-        List.of(
-            new Event.OilIn(
-                plan.order().carriers().shares().get(0).carrier().key(),
-                1,
-                bestBefore,
-                opened,
-                null)),
-        Range.exactly(plan.charge().oilMl()),
-        "",
-        new Event.JarIn(plan.jar().name(), plan.jar().brimMl(), plan.jar().innerDiameterMm()),
-        plan.order().coverMm(),
-        plan.use(),
-        plan.place().stand(),
-        on,
-        0,
-        false,
-        true);
-  }
-
-  private static LocalDate orToday(@Nullable String typed, LocalDate today) {
-    return Optional.ofNullable(Dates.read(typed)).orElse(today);
+  /** What was charged, and where a lot held less than went in. */
+  private String told(List<Written> written, Formats fmt) {
+    String codes = written.stream().map(Written::code).collect(Collectors.joining(", "));
+    if (written.get(0).repeated()) {
+      return codes + (written.size() == 1 ? " was" : " were") + " charged already.";
+    }
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    String shorts =
+        written.stream()
+            .flatMap(w -> w.shorts().stream())
+            .map(
+                s -> {
+                  LotRecord lot = drawer.lot(s.lot());
+                  Kind kind = lot.lot().details().kind();
+                  return " The drawer held "
+                      + words.amount(kind, s.taken())
+                      + " of the "
+                      + words.amount(kind, s.wanted())
+                      + " of "
+                      + words.name(lot.lot())
+                      + ".";
+                })
+            .collect(Collectors.joining());
+    return (written.size() == 1
+            ? "Charged: write " + codes + " on the lid."
+            : "Charged: write " + codes + " on the lids.")
+        + shorts;
   }
 
   private String page(BenchForm form, ChargeForm charging, FieldErrors errors, Model model) {
     Household house = households.current();
-    Planner.Bench bench = bench(house);
+    WishReader.Bench bench = bench(house);
     BenchForm completed = completed(form, bench.places());
     model.addAttribute("charging", charging);
     model.addAttribute(
@@ -160,44 +168,110 @@ class BenchController {
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream()
-            .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
+            .sorted(Comparator.comparing(Herb::name, String.CASE_INSENSITIVE_ORDER))
             .toList());
     model.addAttribute("carriers", catalogues.current().carriers());
     model.addAttribute("jars", bench.jars());
     model.addAttribute("places", bench.places());
     model.addAttribute("cuts", Cut.values());
+    model.addAttribute("states", HerbState.values());
+    model.addAttribute("methods", WARMED);
+    model.addAttribute("packings", ByEye.Packing.values());
     model.addAttribute("uses", Use.values());
-    work(completed, bench, house, errors, model);
+    Plan plan = work(completed, bench, house, errors, model);
+    Formats fmt = households.formats(house);
+    model.addAttribute("herbRows", herbRows(completed, plan, fmt));
+    model.addAttribute("oilRows", oilRows(completed, plan, fmt));
+    model.addAttribute("spirits", lots(drawer.choices(Kind.SPIRIT, "", null), fmt));
+    model.addAttribute(
+        "spiritLot", plan == null ? "" : id(plan.wish().spirit().flatMap(Wish.InSpirit::lot)));
+    model.addAttribute("remarks", remarks(completed, plan, fmt));
     return "bench/bench";
   }
 
-  private void work(
-      BenchForm form, Planner.Bench bench, Household house, FieldErrors errors, Model model) {
+  private @Nullable Remarks remarks(BenchForm form, @Nullable Plan plan, Formats fmt) {
+    String code = Typed.text(form.again());
+    if (code.isEmpty()) {
+      return null;
+    }
+    BatchRecord batch = batches.find(code);
+    return Remarks.of(batch, batches.log(batch), plan, catalogues.current(), fmt);
+  }
+
+  private List<HerbChoices> herbRows(BenchForm form, @Nullable Plan plan, Formats fmt) {
+    List<BenchForm.HerbRow> rows = Objects.requireNonNull(form.herbs());
+    return IntStream.range(0, rows.size())
+        .mapToObj(
+            i -> {
+              BenchForm.HerbRow row = rows.get(i);
+              String key = Typed.text(row.herb());
+              List<Part> parts =
+                  catalogues.current().herbs().stream()
+                      .filter(h -> h.key().equals(key))
+                      .findFirst()
+                      .map(Herb::parts)
+                      .orElse(List.of());
+              List<LotRecord> lots = drawer.choices(Kind.HERB, key, state(row));
+              String lot = plan == null ? "" : id(plan.wish().herbs().get(i).lot());
+              return new HerbChoices(row, parts, lots(lots, fmt), lot);
+            })
+        .toList();
+  }
+
+  private static @Nullable HerbState state(BenchForm.HerbRow row) {
+    return Arrays.stream(HerbState.values())
+        .filter(s -> s.name().equals(row.state()))
+        .findFirst()
+        .orElse(null);
+  }
+
+  private List<OilChoices> oilRows(BenchForm form, @Nullable Plan plan, Formats fmt) {
+    List<BenchForm.OilRow> rows = Objects.requireNonNull(form.oils());
+    return IntStream.range(0, rows.size())
+        .mapToObj(
+            i ->
+                new OilChoices(
+                    rows.get(i),
+                    lots(
+                        drawer.choices(Kind.CARRIER, Typed.text(rows.get(i).carrier()), null), fmt),
+                    plan == null ? "" : id(plan.wish().oils().get(i).lot())))
+        .toList();
+  }
+
+  private List<LotChoice> lots(List<LotRecord> lots, Formats fmt) {
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    return lots.stream().map(l -> new LotChoice(l.id().toString(), words.choice(l.lot()))).toList();
+  }
+
+  private static String id(Optional<LotRecord> lot) {
+    return lot.map(l -> l.id().toString()).orElse(BenchForm.NO_LOT);
+  }
+
+  private @Nullable Plan work(
+      BenchForm form, WishReader.Bench bench, Household house, FieldErrors errors, Model model) {
     model.addAttribute("form", form);
     try {
-      Plan plan = planner.plan(form, bench);
-      model.addAttribute("view", BenchView.of(plan, households.formats(house)));
+      Formats fmt = households.formats(house);
+      Plan plan = planner.plan(form, bench, fmt.today());
+      model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), fmt));
       model.addAttribute("errors", errors);
+      return plan;
     } catch (Refused refused) {
       model.addAttribute("view", null);
       model.addAttribute("errors", errors.any() ? errors : FieldErrors.of(refused));
+      return null;
     }
-    model.addAttribute(
-        "parts",
-        catalogues.current().herbs().stream()
-            .filter(h -> h.key().equals(form.herb()))
-            .findFirst()
-            .map(Herb::parts)
-            .orElse(List.of()));
   }
 
-  private Planner.Bench bench(Household house) {
-    return new Planner.Bench(house.kitchen(), households.jars(), households.places());
+  private WishReader.Bench bench(Household house) {
+    return new WishReader.Bench(house.kitchen(), vessels.all(), households.places());
   }
 
   private BenchForm completed(BenchForm form, List<Place> places) {
-    String carrier = form.carrier() != null ? form.carrier() : usualCarrier();
-    return form.completed(carrier, places.get(0).id().toString());
+    boolean named =
+        form.oils() != null && !form.oils().isEmpty() && form.oils().get(0).carrier() != null;
+    boolean more = form.set() != null && form.set().contains("oils+");
+    return form.completed(named && !more ? "" : usualCarrier(), places.get(0).id().toString());
   }
 
   /** The oil of the newest batch, which is the likeliest for the next. */

@@ -1,65 +1,205 @@
 package velvetcrock.bench;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The bench's sentence as it was typed; every field is kept whatever it says.
  *
- * @param amount herb by weight or volume; may be empty when a jar is filled by eye
+ * @param amount herb in all by weight or volume, or as both; may be empty when a jar is filled by
+ *     eye
+ * @param herbs the herbs, at least one
+ * @param oils the carriers, at least one
  * @param ratioKind {@code weight}, {@code volume} or {@code fill}
  * @param ratio oil per herb; empty for the smallest that covers
  * @param herbFill share of the jar that the herb fills, when it is filled by eye
- * @param jar a jar's key; empty for the one that fits best
+ * @param oilFill share of the jar that is full in the end, when it is filled by eye
+ * @param packing how tightly the herb is packed, when the jar is filled by eye
+ * @param method a way of warming; empty for as cool as it stands
+ * @param slurry set when herb and oil are blended together
+ * @param abv strength of the spirit, % vol
+ * @param dose grams of spirit to a gram of herb
+ * @param spiritLot the lot of spirit; empty for the oldest, {@code none} for none
+ * @param jar a vessel's key; empty for the jar that fits best
  * @param cover cover wanted, mm
  * @param place where it is to stand
  * @param use {@code SKIN} or {@code KITCHEN}
- * @param set a change to one field that a way out asks for, as {@code field=value}
+ * @param again code of the batch that this is another try of
+ * @param set changes to the form that a button asks for, parted by semicolons: {@code field=value},
+ *     {@code herbs+}, {@code herbs-1}, {@code oils+}, {@code oils-1}
  */
 public record BenchForm(
     @Nullable String amount,
-    @Nullable String herb,
-    @Nullable String part,
-    @Nullable String cut,
-    @Nullable String carrier,
+    @Nullable List<HerbRow> herbs,
+    @Nullable List<OilRow> oils,
     @Nullable String ratioKind,
     @Nullable String ratio,
     @Nullable String herbFill,
+    @Nullable String oilFill,
+    @Nullable String packing,
+    @Nullable String method,
+    @Nullable String slurry,
+    @Nullable String abv,
+    @Nullable String dose,
+    @Nullable String spiritLot,
     @Nullable String jar,
     @Nullable String cover,
     @Nullable String place,
     @Nullable String use,
+    @Nullable String again,
     @Nullable String set) {
+
+  /** Herbs and oils beyond this many are a slip. */
+  static final int MOST_ROWS = 12;
+
+  /** In place of a lot: what goes in comes from elsewhere. */
+  static final String NO_LOT = "none";
+
+  /**
+   * A herb as typed.
+   *
+   * @param parts its part of the blend by weight, or its weight
+   * @param lot a lot's id; empty for the one to be used first, {@code none} for none
+   * @param water its water content, %; empty for what is known
+   * @param fresh what a wilted herb weighed fresh
+   * @param unrinsed what it weighed before it was rinsed
+   */
+  public record HerbRow(
+      @Nullable String herb,
+      @Nullable String part,
+      @Nullable String cut,
+      @Nullable String state,
+      @Nullable String parts,
+      @Nullable String lot,
+      @Nullable String water,
+      @Nullable String fresh,
+      @Nullable String unrinsed) {
+
+    static HerbRow of(String herb) {
+      return new HerbRow(herb, null, null, null, null, null, null, null, null);
+    }
+
+    HerbRow completed() {
+      return new HerbRow(
+          or(herb, "yarrow"),
+          or(part, ""),
+          or(cut, "CUT"),
+          or(state, "DRIED"),
+          or(parts, "1"),
+          or(lot, ""),
+          or(water, ""),
+          or(fresh, ""),
+          or(unrinsed, ""));
+    }
+
+    HerbRow withCut(String finer) {
+      return new HerbRow(herb, part, finer, state, parts, lot, water, fresh, unrinsed);
+    }
+
+    HerbRow dried() {
+      return new HerbRow(herb, part, cut, "DRIED", parts, "", "", "", "");
+    }
+  }
+
+  /**
+   * A carrier as typed.
+   *
+   * @param share its part by volume
+   * @param lot as with herbs
+   */
+  public record OilRow(@Nullable String carrier, @Nullable String share, @Nullable String lot) {
+    OilRow completed(String usual) {
+      return new OilRow(or(carrier, usual), or(share, "1"), or(lot, ""));
+    }
+  }
 
   /** A form with nothing typed. */
   static BenchForm empty() {
     return new BenchForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+        null, null, null, null);
+  }
+
+  /** The same as another try of a batch. */
+  BenchForm tryAgain(String code) {
+    return new BenchForm(
+        amount, herbs, oils, ratioKind, ratio, herbFill, oilFill, packing, method, slurry, abv,
+        dose, spiritLot, jar, cover, place, use, code, set);
   }
 
   /** The same with nothing missing and the asked change made. */
   BenchForm completed(String usualCarrier, String usualPlace) {
+    List<HerbRow> herbRows =
+        rows(herbs, HerbRow.of("yarrow"), "herbs").stream().map(HerbRow::completed).toList();
+    List<OilRow> oilRows =
+        rows(oils, new OilRow(null, null, null), "oils").stream()
+            .map(row -> row.completed(usualCarrier))
+            .toList();
+    String finer = changed("cut", null, "");
+    if (!finer.isEmpty()) {
+      herbRows = herbRows.stream().map(row -> row.withCut(finer)).toList();
+    }
+    if (wanted().contains("state=DRIED")) {
+      herbRows = herbRows.stream().map(HerbRow::dried).toList();
+    }
     return new BenchForm(
         changed("amount", amount, "60 g"),
-        changed("herb", herb, "yarrow"),
-        changed("part", part, ""),
-        changed("cut", cut, "CUT"),
-        changed("carrier", carrier, usualCarrier),
+        herbRows,
+        oilRows,
         changed("ratioKind", ratioKind, "weight"),
         changed("ratio", ratio, ""),
         changed("herbFill", herbFill, "0.66"),
+        changed("oilFill", oilFill, "0.92"),
+        changed("packing", packing, "UNSAID"),
+        changed("method", method, ""),
+        changed("slurry", slurry, ""),
+        changed("abv", abv, "96"),
+        changed("dose", dose, "0.5"),
+        changed("spiritLot", spiritLot, ""),
         changed("jar", jar, ""),
         changed("cover", cover, "12"),
         changed("place", place, usualPlace),
         changed("use", use, "SKIN"),
+        changed("again", again, ""),
         null);
   }
 
-  private String changed(String field, @Nullable String typed, String usual) {
-    String wanted = set;
-    if (wanted != null && wanted.startsWith(field + "=")) {
-      return wanted.substring(field.length() + 1);
+  /** The rows with one more or one less where a button asks for that. */
+  private <T> List<T> rows(@Nullable List<T> typed, T first, String name) {
+    List<T> rows = new ArrayList<>();
+    if (typed != null) {
+      typed.stream().filter(row -> row != null).limit(MOST_ROWS).forEach(rows::add);
     }
+    if (rows.isEmpty()) {
+      rows.add(first);
+    }
+    List<String> wanted = wanted();
+    if (wanted.contains(name + "+") && rows.size() < MOST_ROWS) {
+      rows.add(first);
+    }
+    IntStream.range(0, rows.size())
+        .filter(i -> rows.size() > 1 && wanted.contains(name + "-" + i))
+        .findFirst()
+        .ifPresent(i -> rows.remove(i));
+    return rows;
+  }
+
+  private String changed(String field, @Nullable String typed, String usual) {
+    return wanted().stream()
+        .filter(change -> change.startsWith(field + "="))
+        .findFirst()
+        .map(change -> change.substring(field.length() + 1))
+        .orElseGet(() -> or(typed, usual));
+  }
+
+  private List<String> wanted() {
+    return set == null ? List.of() : List.of(set.split(";"));
+  }
+
+  private static String or(@Nullable String typed, String usual) {
     return Optional.ofNullable(typed).orElse(usual);
   }
 }

@@ -2,17 +2,30 @@ package velvetcrock.bench;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.bench.WishReader.Bench;
+import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.Levels;
 import velvetcrock.core.charge.Charge.WayOut;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.plan.Comparison;
+import velvetcrock.drawer.LotWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
 
@@ -23,6 +36,11 @@ import velvetcrock.web.JarDrawing;
  * @param covered whether all is well with it
  * @param marks levels named beside the jar
  * @param facts figures that matter
+ * @param warnings where the drawer or the kitchen lacks something
+ * @param panels what is particular about this way in
+ * @param versus the same herb with and without spirit; null where none is asked for
+ * @param toBeRead cautions that have to be ticked before charging
+ * @param clean what has to be clean and dry
  */
 record BenchView(
     String headline,
@@ -32,13 +50,20 @@ record BenchView(
     String scale,
     List<Mark> marks,
     List<Fact> facts,
+    List<String> warnings,
     List<Way> ways,
+    List<Panel> panels,
+    @Nullable Versus versus,
     List<Caution> cautions,
+    List<Caution> toBeRead,
     Reckoning reckoning,
-    boolean chargeable) {
+    boolean spirit,
+    String clean) {
 
   private static final double PX_PER_MM = 2.1;
   private static final double TALLEST_PX = 260;
+  private static final double WIDEST_PX = 230;
+  private static final double ROUNDING = 0.05;
 
   /** A level beside the jar: how far from the drawing's top, in hundredths of its height. */
   record Mark(String name, String note, int atPercent, String side) {}
@@ -47,9 +72,27 @@ record BenchView(
   record Fact(String name, String value, @Nullable String note) {}
 
   /** A way out; pressing it makes the change. */
-  record Way(String name, String note, String result, String set) {}
+  record Way(String name, String note, String result, String set, @Nullable String link) {
+    Way(String name, String note, String result, String set) {
+      this(name, note, result, set, null);
+    }
+  }
 
-  static BenchView of(Plan plan, Formats fmt) {
+  /**
+   * What is particular about a way in.
+   *
+   * @param ways what can be done about it; those with a link lead to another page
+   */
+  record Panel(
+      String title, String lead, List<Fact> facts, List<Way> ways, @Nullable Reckoning reckoning) {}
+
+  /** The same herb without spirit and with it. */
+  record Versus(List<String> ways, List<Row> rows) {
+    /** A row: what is compared, and its value on either way. */
+    record Row(String name, List<String> values) {}
+  }
+
+  static BenchView of(Plan plan, Bench bench, Catalogue catalogue, Formats fmt) {
     Charge charge = plan.charge();
     Levels levels = charge.levels().orElseThrow();
     boolean well = charge.covers() && levels.fits();
@@ -65,10 +108,115 @@ record BenchView(
             + " wide inside",
         marks(charge, levels, fmt),
         facts(plan, fmt),
+        warnings(plan, catalogue, fmt),
         ways(plan, fmt),
+        new BenchPanels(plan, bench, catalogue, fmt).panels(),
+        plan.compared().map(c -> versus(c, fmt)).orElse(null),
         plan.cautions(),
+        plan.toBeRead(),
         charge.reckoning(),
-        !plan.stopped());
+        plan.spirit().isPresent(),
+        clean(plan));
+  }
+
+  private static String clean(Plan plan) {
+    boolean dried = plan.wish().portions().stream().allMatch(h -> h.state() == HerbState.DRIED);
+    return dried
+        ? "Jar and herb are clean and bone-dry: leaves crumble, stems snap."
+        : "The vessel is clean and bone-dry; the herb is clean, picked over and not dripping.";
+  }
+
+  /** Where the drawer holds less than is wanted, and where it takes several vessels. */
+  private static List<String> warnings(Plan plan, Catalogue catalogue, Formats fmt) {
+    List<String> warnings = new ArrayList<>();
+    for (Wish.InHerb herb : plan.wish().herbs()) {
+      double wanted = herb.massG().middle();
+      herb.lot()
+          .filter(l -> l.lot().amount() < wanted - ROUNDING)
+          .ifPresent(
+              l ->
+                  warnings.add(
+                      "This lot of "
+                          + herb.portion().herb().name()
+                          + " holds "
+                          + fmt.g(l.lot().amount())
+                          + "; "
+                          + fmt.g(wanted - l.lot().amount())
+                          + " more comes from elsewhere."));
+    }
+    double shares = plan.wish().oils().stream().mapToDouble(Wish.InOil::share).sum();
+    for (Wish.InOil oil : plan.wish().oils()) {
+      double wanted = plan.oilMl() * oil.share() / shares;
+      oil.lot()
+          .filter(l -> l.lot().amount() < wanted - ROUNDING)
+          .ifPresent(
+              l ->
+                  warnings.add(
+                      "This lot of "
+                          + oil.carrier().name()
+                          + " holds "
+                          + fmt.ml(l.lot().amount())
+                          + "; "
+                          + fmt.ml(wanted - l.lot().amount())
+                          + " more comes from elsewhere."));
+    }
+    Stream.concat(
+            plan.wish().herbs().stream().flatMap(h -> h.lot().stream()),
+            plan.wish().oils().stream().flatMap(o -> o.lot().stream()))
+        .forEach(l -> warnings.addAll(ages(l.lot(), catalogue, fmt)));
+    if (!plan.choice().even()) {
+      warnings.add(
+          "No free jar holds it all: "
+              + plan.filled().stream()
+                  .map(
+                      f ->
+                          f.jar().name()
+                              + " with "
+                              + fmt.g(plan.wish().herbG().middle() * f.share())
+                              + " and "
+                              + fmt.ml(f.pouredMl().middle()))
+                  .collect(Collectors.joining("; "))
+              + ".");
+    }
+    return warnings;
+  }
+
+  /** Which lot an age is said of: the cautions name none. */
+  private static List<String> ages(Lot lot, Catalogue catalogue, Formats fmt) {
+    String name = new LotWords(catalogue, fmt).name(lot);
+    String until = lot.goodUntil(catalogue).map(fmt::date).orElse("");
+    LocalDate opened = lot.details().openedOn();
+    return lot.worries(catalogue, fmt.today()).stream()
+        .map(
+            code ->
+                switch (code) {
+                  case "old-herb", "old-carrier" ->
+                      name + ": good until " + until + ", which is past.";
+                  case "carrier-near-date" -> name + ": good until " + until + " only.";
+                  case "carrier-opened-long" ->
+                      name + ": open since " + (opened == null ? "" : fmt.date(opened)) + ".";
+                  default -> "";
+                })
+        .filter(words -> !words.isEmpty())
+        .toList();
+  }
+
+  private static Versus versus(Comparison compared, Formats fmt) {
+    List<velvetcrock.core.plan.Way> ways = compared.ways();
+    List<Versus.Row> rows = new ArrayList<>();
+    rows.add(row("Pull, an estimate", ways, w -> fmt.number(w.pull(), 2) + " ± 0.1"));
+    rows.add(row("Ready after", ways, w -> fmt.days(Math.round(w.hours() / 24))));
+    rows.add(row("Keeping spent", ways, w -> fmt.days(Math.round(w.keepingSpentDays()))));
+    rows.add(row("Good until, cool and dark", ways, w -> fmt.shortDate(w.bestBefore())));
+    rows.add(row("Work", ways, w -> w.handsOnMinutes() + " min, " + w.checks() + " looks"));
+    return new Versus(List.of("Without spirit", "With spirit"), rows);
+  }
+
+  private static Versus.Row row(
+      String name,
+      List<velvetcrock.core.plan.Way> ways,
+      Function<velvetcrock.core.plan.Way, String> value) {
+    return new Versus.Row(name, ways.stream().map(value).toList());
   }
 
   private static String headline(Plan plan, Levels levels, Formats fmt) {
@@ -79,12 +227,19 @@ record BenchView(
     if (!levels.fits()) {
       return "It does not fit under the fill line";
     }
-    return fmt.volume(charge.oilMl()) + " of oil covers it";
+    String oil = fmt.volume(plan.filled().get(0).pouredMl().middle()) + " of oil covers it";
+    return plan.wish().oilMl().isPresent() ? "About " + oil : oil;
   }
 
   private static String underline(Plan plan, Formats fmt) {
     Charge charge = plan.charge();
-    String jars = plan.jarCount() == 1 ? "" : "In each of " + plan.jarCount() + " jars: ";
+    int count = plan.choice().count();
+    String jars =
+        count == 1
+            ? ""
+            : plan.choice().even()
+                ? "In each of " + count + " jars: "
+                : "In the first of " + count + " jars: ";
     if (!charge.covers()) {
       return jars
           + "Short by "
@@ -100,13 +255,20 @@ record BenchView(
     Herb herb = plan.order().herbs().get(0).herb();
     Part part = plan.order().herbs().get(0).part();
     Carrier carrier = plan.order().carriers().shares().get(0).carrier();
-    double scale = Math.min(PX_PER_MM, TALLEST_PX / (levels.brimMm() + 20));
+    double scale =
+        Math.min(
+            PX_PER_MM,
+            Math.min(
+                TALLEST_PX / (levels.brimMm() + 20),
+                WIDEST_PX / (plan.jar().innerDiameterMm() + 40)));
     String words =
         plan.jar().name()
             + " with "
             + fmt.g(plan.herbG())
             + " of "
-            + herb.name()
+            + plan.order().herbs().stream()
+                .map(h -> h.herb().name())
+                .collect(Collectors.joining(" and "))
             + " up to "
             + fmt.mm(levels.bedMm())
             + " and oil up to "
@@ -120,8 +282,9 @@ record BenchView(
             levels.oilMm(),
             levels.brimMm(),
             plan.jar().innerDiameterMm(),
+            plan.jar().shape(),
             false,
-            true,
+            plan.spirit().isEmpty(),
             part == Part.ROOT || part == Part.SEED || part == Part.RESIN,
             carrier.tint(),
             herb.fleck(),
@@ -132,6 +295,7 @@ record BenchView(
   private static List<Mark> marks(Charge charge, Levels levels, Formats fmt) {
     List<Mark> marks = new ArrayList<>();
     double frame = levels.brimMm() + 19.2;
+    boolean swells = charge.topUpMl() >= 1;
     boolean over = levels.bedMm() > levels.oilMm();
     int bedAt = percent((16 + levels.brimMm() - Math.min(levels.bedMm(), levels.brimMm())) / frame);
     int oilAt = percent((16 + levels.brimMm() - Math.min(levels.oilMm(), levels.brimMm())) / frame);
@@ -146,7 +310,12 @@ record BenchView(
             over ? "reaches only this high" : fmt.mm(levels.coverMm()) + " above the herb",
             oilAt,
             over ? "short" : "well"));
-    marks.add(new Mark(fmt.ml(charge.bedMl()) + " bed", "herb, swollen in two days", bedAt, "bed"));
+    marks.add(
+        new Mark(
+            fmt.ml(charge.bedMl()) + " bed",
+            swells ? "herb, swollen in two days" : "herb",
+            bedAt,
+            "bed"));
     return marks;
   }
 
@@ -156,17 +325,28 @@ record BenchView(
 
   private static List<Fact> facts(Plan plan, Formats fmt) {
     Charge charge = plan.charge();
-    LocalDate today = fmt.today();
-    var method = plan.place().method();
     List<Fact> facts = new ArrayList<>();
     facts.add(
         new Fact(
             "Herb",
             fmt.g(plan.herbG().middle()),
             plan.herbG().exact() ? null : fmt.g(plan.herbG()) + ", by how it is packed"));
-    facts.add(new Fact("Oil", fmt.volume(charge.oilMl()), fmt.g(charge.oilMassG())));
+    if (plan.wish().herbs().size() > 1) {
+      facts.add(new Fact("Made of", blend(plan, fmt), "by weight"));
+    }
+    Range poured = plan.filled().get(0).pouredMl();
     facts.add(
-        new Fact("Top up, days 1–3", "about " + fmt.ml(charge.topUpMl()), "as the herb swells"));
+        new Fact(
+            "Oil",
+            fmt.volume(poured.middle()),
+            poured.exact() ? fmt.g(charge.oilMassG()) : fmt.ml(poured) + ": weigh it to be sure"));
+    if (plan.wish().oils().size() > 1) {
+      facts.add(new Fact("Of it", oils(plan, poured.middle(), fmt), "by volume"));
+    }
+    if (charge.topUpMl() >= 1) {
+      facts.add(
+          new Fact("Top up, days 1–3", "about " + fmt.ml(charge.topUpMl()), "as the herb swells"));
+    }
     facts.add(
         new Fact(
             "Strength",
@@ -176,13 +356,40 @@ record BenchView(
         new Fact(
             "Comes out",
             "about " + fmt.ml(plan.yield().yieldMl()),
-            fmt.ml(plan.yield().rangeMl()) + ", squeezed by hand"));
-    facts.add(
-        new Fact(
-            "Strain",
-            fmt.dates(today.plusDays(method.earliestDays()), today.plusDays(method.latestDays())),
-            "usually " + fmt.date(today.plusDays(method.usualDays()))));
+            fmt.ml(plan.yield().rangeMl())
+                + (plan.wish().portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
+                    ? ", squeezed by hand"
+                    : ", left to drip")));
+    facts.add(strain(plan.wish().method(), fmt));
     return facts;
+  }
+
+  private static String blend(Plan plan, Formats fmt) {
+    return plan.wish().portions().stream()
+        .sorted(Comparator.comparingDouble(HerbPortion::massG).reversed())
+        .map(h -> fmt.g(h.massG() * plan.share()) + " " + h.herb().name())
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String oils(Plan plan, double ml, Formats fmt) {
+    return plan.order().carriers().shares().stream()
+        .map(s -> fmt.ml(ml * s.share()) + " " + s.carrier().name())
+        .collect(Collectors.joining(", "));
+  }
+
+  /** When it is strained: by the day where it takes days, by the hour where it takes hours. */
+  private static Fact strain(Method method, Formats fmt) {
+    if (method.heated()) {
+      return new Fact(
+          "Strain after",
+          fmt.hours(new Range(method.earliestHours(), method.latestHours())),
+          "usually " + fmt.hours(method.usualHours()));
+    }
+    LocalDate today = fmt.today();
+    return new Fact(
+        "Strain",
+        fmt.dates(today.plusDays(method.earliestDays()), today.plusDays(method.latestDays())),
+        "usually " + fmt.date(today.plusDays(method.usualDays())));
   }
 
   private static List<Way> ways(Plan plan, Formats fmt) {

@@ -1,11 +1,13 @@
 package velvetcrock.bench;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What is asked once when a jar is charged, as typed.
  *
  * @param clean set when jar and herb were said to be clean and bone-dry
+ * @param read codes of the cautions that were said to be read
  * @param key names this charging, so that a second tap makes no second batch
  */
 record ChargeForm(
@@ -13,4 +15,14 @@ record ChargeForm(
     @Nullable String bestBefore,
     @Nullable String openedOn,
     @Nullable String clean,
-    @Nullable String key) {}
+    @Nullable List<String> read,
+    @Nullable String key) {
+  static ChargeForm empty() {
+    return new ChargeForm(null, null, null, null, null, null);
+  }
+
+  /** Whether a caution was said to be read. */
+  public boolean hasRead(String code) {
+    return read != null && read.contains(code);
+  }
+}

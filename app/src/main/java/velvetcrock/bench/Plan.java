@@ -6,41 +6,79 @@ import velvetcrock.core.Range;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
-import velvetcrock.core.keeping.Use;
+import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.plan.Comparison;
+import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.core.yield.Yield;
-import velvetcrock.kitchen.Place;
 
 /**
  * What the bench's sentence comes to.
  *
- * @param herbG the herb, g; a range where it was measured by volume or by eye
- * @param jar the jar it is reckoned in
- * @param jarCount how many of that jar it takes
- * @param jarChosen whether the jar was chosen rather than found
+ * @param wish the sentence as read
+ * @param choice the vessels, each with its share; the first is the one that is drawn
+ * @param filled the same with the oil that is measured out for each
+ * @param order what stands in the first of them; a slurry as it comes out of the blender
+ * @param charge that, reckoned
+ * @param jarChosen whether the vessel was chosen rather than found
  * @param ratioChosen whether the ratio was typed rather than found
  * @param oneToFive the cut at which 1:5 would cover, where the found ratio is larger
  * @param narrower a jar at hand narrow enough to cover, where that is a way out
+ * @param spirit the spirit's step for the first of them, if there is one
+ * @param compared the same herb without spirit and with it, where spirit is asked for
+ * @param cautions worst first, with what the lots' ages call for
  */
 record Plan(
+    Wish wish,
+    JarChoice choice,
+    List<Filled> filled,
     ChargeOrder order,
     Charge charge,
-    Range herbG,
-    Jar jar,
-    int jarCount,
     boolean jarChosen,
     boolean ratioChosen,
     Optional<Cut> oneToFive,
     Optional<Jar> narrower,
-    Place place,
-    Use use,
     Yield yield,
+    Optional<SpiritStep> spirit,
+    Optional<Comparison> compared,
     List<Caution> cautions) {
 
-  /** Whether a caution says not to go on. */
+  /**
+   * A vessel with what is measured out for it.
+   *
+   * @param share of the herb
+   * @param pouredMl oil, ml
+   */
+  record Filled(Jar jar, double share, Range pouredMl) {}
+
+  /** The vessel that is drawn. */
+  Jar jar() {
+    return choice.jar();
+  }
+
+  /** Its share of it all. */
+  double share() {
+    return choice.fills().get(0).share();
+  }
+
+  /** Oil for all vessels together, ml. */
+  double oilMl() {
+    return filled.stream().mapToDouble(f -> f.pouredMl().middle()).sum();
+  }
+
+  /** Herb in the vessel that is drawn, g. */
+  Range herbG() {
+    return wish.herbG().times(share());
+  }
+
+  /** Whether a caution says that it cannot be meant so. */
   boolean stopped() {
-    return cautions.stream()
-        .anyMatch(c -> c.level() == Caution.Level.STOP && !c.code().equals("no-ear"));
+    return cautions.stream().anyMatch(c -> c.passing() == Caution.Passing.NEVER);
+  }
+
+  /** The cautions that somebody has to have read before going on. */
+  List<Caution> toBeRead() {
+    return cautions.stream().filter(c -> c.passing() == Caution.Passing.HAVING_READ).toList();
   }
 }

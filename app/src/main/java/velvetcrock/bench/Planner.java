@@ -1,17 +1,23 @@
 package velvetcrock.bench;
 
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import velvetcrock.core.Problems;
+import velvetcrock.bench.WishReader.Bench;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
-import velvetcrock.core.charge.Amounts;
-import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.caution.Situation;
+import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.WayOut;
 import velvetcrock.core.charge.ChargeOrder;
@@ -19,128 +25,144 @@ import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
-import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.materia.Cut;
-import velvetcrock.core.materia.Herb;
+import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.materia.Part;
-import velvetcrock.core.measure.Kitchen;
-import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.plan.Comparison;
+import velvetcrock.core.plan.PlanOrder;
+import velvetcrock.core.plan.Want;
+import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
+import velvetcrock.core.yield.Yield;
+import velvetcrock.drawer.LotRecord;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.JarAtHand;
 
-/** Reads the bench's sentence and asks the core what it comes to. */
+/** Asks the core what the bench's sentence comes to. */
 @Service
 class Planner {
+  /** Long enough for any way of drawing, so that comparing them is not about a day. */
+  private static final int AMPLE_DAYS = 120;
+
   private final Catalogues catalogues;
   private final Cautions cautions;
+  private final WishReader reader;
 
-  Planner(Catalogues catalogues, Cautions cautions) {
+  Planner(Catalogues catalogues, Cautions cautions, WishReader reader) {
     this.catalogues = catalogues;
     this.cautions = cautions;
+    this.reader = reader;
   }
-
-  /** The things of the household that a sentence can name. */
-  record Bench(Kitchen kitchen, List<Jar> jars, List<Place> places) {}
-
-  /** The sentence as read: what was typed, as values. */
-  private record Read(
-      Herb herb,
-      Part part,
-      Cut cut,
-      Carrier carrier,
-      String ratioKind,
-      @Nullable Double ratio,
-      @Nullable Jar jar,
-      double coverMm,
-      Place place,
-      Use use) {}
 
   /**
    * Works the sentence out.
    *
    * @param form completed
+   * @param today the day it is in the household
    * @throws Refused at every field that cannot be read
    */
-  Plan plan(BenchForm form, Bench bench) {
-    Problems problems = new Problems();
-    Read read = read(form, bench, problems);
-    problems.refuseIfAny();
-    boolean byEye = read.ratioKind().equals("fill") && blank(form.amount());
-    Range herbG = byEye ? herbByEye(form, read, bench) : herb(form, read, bench);
-    HerbPortion portion =
-        keepField(
-            "amount",
-            () ->
-                HerbPortion.usual(
-                    read.herb(), read.part(), read.cut(), HerbState.DRIED, herbG.middle()));
-
-    Function<Jar, Function<Double, ChargeOrder>> orders =
-        jar -> share -> order(read, portion, jar, share);
-    Function<Jar, Function<Double, Charge>> charges =
-        jar -> share -> charger().reckon(orders.apply(jar).apply(share));
+  Plan plan(BenchForm form, Bench bench, LocalDate today) {
+    Wish wish = reader.read(form, bench);
+    Jar chosen = wish.jar();
     JarChoice choice =
-        read.jar() != null
-            ? new JarChoice(read.jar(), 1)
-            : keepField("amount", () -> JarChoice.best(bench.jars(), charges));
-    ChargeOrder order =
-        keepField("ratio", () -> orders.apply(choice.jar()).apply(1.0 / choice.count()));
-    Charge charge = charger().reckon(order);
-    boolean ratioChosen = read.ratio() != null || read.ratioKind().equals("fill");
+        chosen != null
+            ? JarChoice.one(chosen)
+            : Typed.at(
+                "amount",
+                () ->
+                    JarChoice.best(
+                        bench.jars().stream().map(JarAtHand::free).toList(),
+                        (jar, share) -> reckon(stands(order(wish, jar, share), wish))));
+    Jar jar = choice.jar();
+    double share = choice.fills().get(0).share();
+    ChargeOrder asked = Typed.at("ratio", () -> order(wish, jar, share));
+    ChargeOrder order = stands(asked, wish);
+    Charge charge = reckon(order);
+    boolean ratioChosen = wish.ratio() != null || wish.ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
+    Expression expression =
+        wish.portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
+            ? Expression.SQUEEZE
+            : Expression.DRIP;
+    Yield yield = Strainer.predict(charge.oilMl(), order.herbs(), expression);
+    Optional<SpiritStep> spirit = spirit(wish, order, charge);
     return new Plan(
+        wish,
+        choice,
+        filled(wish, choice),
         order,
         charge,
-        herbG.times(1.0 / choice.count()),
-        choice.jar(),
-        choice.count(),
-        read.jar() != null,
+        chosen != null,
         ratioChosen,
-        above ? charger().cutForOneToFive(order) : Optional.empty(),
+        above && !wish.blended() ? charger().cutForOneToFive(order) : Optional.empty(),
         narrower(charge, order, bench.jars()),
-        read.place(),
-        read.use(),
-        Strainer.predict(charge.oilMl(), order.herbs(), Expression.SQUEEZE),
-        cautions.forCharge(order, charge, read.use(), read.place().light(), Carrier.ROOM_C));
+        yield,
+        spirit,
+        spirit.isPresent() ? compared(wish, yield, charge, today) : Optional.empty(),
+        cautions(wish, order, charge, spirit, today));
   }
 
-  private ChargeOrder order(Read read, HerbPortion whole, Jar jar, double share) {
-    HerbPortion portion = whole.withMassG(whole.massG() * share);
-    CarrierBlend carriers = CarrierBlend.of(read.carrier());
+  /** What is measured out for a vessel with its share of the herb. */
+  private ChargeOrder order(Wish wish, Jar jar, double share) {
+    List<HerbPortion> portions =
+        wish.portions().stream().map(h -> h.withMassG(h.massG() * share)).toList();
     ChargeOrder blank =
         new ChargeOrder(
-            List.of(portion),
-            carriers,
+            portions,
+            wish.blend(),
             new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB),
             Optional.of(jar),
-            read.coverMm());
-    return blank.withRatio(ratio(read, portion, jar, blank));
+            wish.coverMm());
+    return blank.withRatio(ratio(wish, portions, jar, share, blank));
   }
 
-  private Ratio ratio(Read read, HerbPortion portion, Jar jar, ChargeOrder blank) {
-    if (read.ratioKind().equals("fill")) {
-      return new Ratio.Oil(charger().oilToFillMl(List.of(portion), jar));
+  private ChargeOrder stands(ChargeOrder measured, Wish wish) {
+    return wish.blended() ? measured.blended() : measured;
+  }
+
+  private Ratio ratio(
+      Wish wish, List<HerbPortion> portions, Jar jar, double share, ChargeOrder blank) {
+    if (wish.oilMl().isPresent()) {
+      return new Ratio.Oil(wish.oilMl().get().middle() * share);
     }
-    Double typed = read.ratio();
+    if (wish.ratioKind().equals("fill")) {
+      return new Ratio.Oil(charger().oilToFillMl(portions, jar));
+    }
+    Double typed = wish.ratio();
     if (typed == null) {
-      return new Ratio.WeightToVolume(charger().defaultOilPerHerb(blank));
+      return new Ratio.WeightToVolume(charger().defaultOilPerHerb(stands(blank, wish)));
     }
-    if (read.ratioKind().equals("volume")) {
+    if (wish.ratioKind().equals("volume")) {
       double herbMl =
-          portion.massG()
-              / catalogues
-                  .current()
-                  .looseDensity(read.herb(), read.part(), read.cut(), HerbState.DRIED);
+          portions.stream()
+              .mapToDouble(
+                  h -> h.massG() / catalogue().looseDensity(h.herb(), h.part(), h.cut(), h.state()))
+              .sum();
       return new Ratio.Oil(typed * herbMl);
     }
     return new Ratio.WeightToVolume(typed);
   }
 
-  private Optional<Jar> narrower(Charge charge, ChargeOrder order, List<Jar> jars) {
+  private List<Plan.Filled> filled(Wish wish, JarChoice choice) {
+    Map<JarChoice.Fill, Range> once = new HashMap<>();
+    return choice.fills().stream()
+        .map(
+            f ->
+                new Plan.Filled(
+                    f.jar(), f.share(), once.computeIfAbsent(f, fill -> poured(wish, fill))))
+        .toList();
+  }
+
+  private Range poured(Wish wish, JarChoice.Fill fill) {
+    return wish.oilMl()
+        .orElseGet(() -> Range.exactly(reckon(order(wish, fill.jar(), fill.share())).oilMl()));
+  }
+
+  private Optional<Jar> narrower(Charge charge, ChargeOrder order, List<JarAtHand> jars) {
     return charge.waysOut().stream()
         .filter(WayOut.NarrowerJar.class::isInstance)
         .map(WayOut.NarrowerJar.class::cast)
@@ -148,146 +170,102 @@ class Planner {
         .flatMap(
             way ->
                 jars.stream()
+                    .filter(at -> at.free().count() > 0)
+                    .map(JarAtHand::jar)
                     .filter(jar -> jar.innerDiameterMm() <= way.innerDiameterMm())
-                    .filter(
-                        jar -> charger().reckon(order.withJar(jar)).levels().orElseThrow().fits())
+                    .filter(jar -> reckon(order.withJar(jar)).levels().orElseThrow().fits())
                     .findFirst());
   }
 
-  private Read read(BenchForm form, Bench bench, Problems problems) {
-    Herb herb = problems.attempt("herb", () -> catalogues.current().herb(text(form.herb())));
-    Carrier carrier =
-        problems.attempt("carrier", () -> catalogues.current().carrier(text(form.carrier())));
-    Cut cut = problems.attempt("cut", () -> named(Cut.class, form.cut(), "cut"));
-    Use use = problems.attempt("use", () -> named(Use.class, form.use(), "use"));
-    Part part = herb == null ? null : problems.attempt("part", () -> part(herb, text(form.part())));
-    String kind = text(form.ratioKind());
-    problems.require(
-        List.of("weight", "volume", "fill").contains(kind),
-        "ratioKind",
-        "By weight, by volume or by filling a jar.");
-    Double ratio = problems.attempt("ratio", () -> ratioNumber(form.ratio()));
-    Jar jar = problems.attempt("jar", () -> jar(text(form.jar()), bench.jars()));
-    problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
-    Double cover =
-        problems.attempt("cover", () -> number(text(form.cover()), 0, 200, "mm of cover"));
-    Place place = problems.attempt("place", () -> place(text(form.place()), bench.places()));
-    problems.require(
-        !blank(form.amount()) || kind.equals("fill"),
-        "amount",
-        "Say how much herb you have, such as 60 g or 2 cups.");
-    if (!problems.none()) {
-      problems.refuseIfAny();
-    }
-    return new Read(herb, part, cut, carrier, kind, ratio, jar, cover, place, use);
+  private static Optional<SpiritStep> spirit(Wish wish, ChargeOrder order, Charge charge) {
+    return wish.spirit()
+        .map(
+            s ->
+                Typed.at(
+                    "dose",
+                    () ->
+                        SpiritStep.of(
+                            order.herbMassG(), s.dose(), s.abvPercent(), charge.oilMassG())));
   }
 
-  private Range herb(BenchForm form, Read read, Bench bench) {
-    return keepField(
-        "amount",
-        () ->
-            Amounts.herbMassG(
-                new MeasureReader(bench.kitchen()).read(text(form.amount())),
-                read.herb(),
-                read.part(),
-                read.cut(),
-                HerbState.DRIED,
-                catalogues.current()));
-  }
-
-  /** Herb filled by eye: its share of the brim at loose packing. */
-  private Range herbByEye(BenchForm form, Read read, Bench bench) {
-    double share =
-        keepField("herbFill", () -> number(text(form.herbFill()), 0.05, 1, "share of the jar"));
-    Jar jar = java.util.Objects.requireNonNull(read.jar());
-    return catalogues
-        .current()
-        .looseRange(read.herb(), read.part(), read.cut(), HerbState.DRIED)
-        .times(share * jar.brimMl());
-  }
-
-  private static Part part(Herb herb, String typed) {
-    return herb.parts().stream()
-        .filter(p -> p.name().equalsIgnoreCase(typed))
-        .findFirst()
-        .orElse(herb.bestPart());
-  }
-
-  private static @Nullable Double ratioNumber(@Nullable String typed) {
-    String plain = text(typed).replaceFirst("^1\\s*:\\s*", "");
-    return plain.isEmpty() ? null : number(plain, 0.01, Ratio.MOST, "parts of oil to one of herb");
-  }
-
-  private static @Nullable Jar jar(String key, List<Jar> jars) {
-    if (key.isEmpty()) {
-      return null;
-    }
-    return jars.stream()
-        .filter(j -> j.key().equals(key))
-        .findFirst()
-        .orElseThrow(() -> new Refused("jar", "Choose one of the jars."));
-  }
-
-  private static Place place(String id, List<Place> places) {
-    return places.stream()
-        .filter(p -> p.id().toString().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new Refused("place", "Choose where it is to stand."));
-  }
-
-  private static double number(String typed, double low, double high, String what) {
-    double value;
+  /** The first herb without spirit in the dark, and with it. */
+  private Optional<Comparison> compared(Wish wish, Yield yield, Charge charge, LocalDate today) {
+    HerbPortion herb = wish.portions().get(0);
+    List<CarrierDates> carriers =
+        wish.oils().stream()
+            .map(
+                o ->
+                    o.lot()
+                        .map(l -> l.lot().dates(catalogue(), o.share()))
+                        .orElseGet(
+                            () -> new CarrierDates(o.carrier(), o.share(), null, null, null)))
+            .toList();
     try {
-      value = Double.parseDouble(typed.replace(',', '.').replaceFirst("\\s*mm$", ""));
-    } catch (NumberFormatException e) {
-      String shown = typed.length() > 40 ? typed.substring(0, 40) + "…" : typed;
-      throw new Refused("", "“" + shown + "” is not a number of " + what + ".");
-    }
-    if (!(value >= low && value <= high)) {
-      throw new Refused(
-          "",
-          "Between "
-              + bound(low)
-              + " and "
-              + bound(high)
-              + " "
-              + what
-              + "; "
-              + typed
-              + " was read.");
-    }
-    return value;
-  }
-
-  private static String bound(double value) {
-    return velvetcrock.core.Figures.plain(value);
-  }
-
-  static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
-    try {
-      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new Refused(field, "Choose one of the list.");
+      return Optional.of(
+          Comparison.of(
+              new PlanOrder(
+                  new Want.Oil(Math.max(1, yield.yieldMl())),
+                  today.plusDays(AMPLE_DAYS),
+                  herb.herb(),
+                  herb.part(),
+                  herb.state(),
+                  herb.cut(),
+                  carriers,
+                  List.of(Method.COLD, Method.SPIRIT),
+                  OptionalDouble.of(charge.oilPerHerb()),
+                  Purpose.of(wish.use()),
+                  today),
+              catalogue(),
+              cautions));
+    } catch (Refused refused) {
+      return Optional.empty(); // what is refused there is said by the cautions here
     }
   }
 
-  private static boolean blank(@Nullable String text) {
-    return text(text).isEmpty();
+  private List<Caution> cautions(
+      Wish wish, ChargeOrder order, Charge charge, Optional<SpiritStep> spirit, LocalDate today) {
+    Set<Addition> additions = EnumSet.noneOf(Addition.class);
+    if (wish.blended()) {
+      additions.add(Addition.BLENDING);
+    }
+    spirit.ifPresent(
+        step -> {
+          boolean weak = wish.spirit().orElseThrow().abvPercent() < SpiritStep.WEAK_ABV;
+          additions.add(weak ? Addition.WEAK_SPIRIT : Addition.SPIRIT);
+          if (step.waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT) {
+            additions.add(Addition.SPIRIT_WATER);
+          }
+        });
+    List<Caution> due =
+        cautions.forPlan(
+            new Situation(
+                order,
+                charge,
+                Purpose.of(wish.use()),
+                wish.place().light(),
+                wish.drawsAtC(),
+                additions));
+    List<String> ages =
+        lots(wish).flatMap(lot -> lot.worries(catalogue(), today).stream()).distinct().toList();
+    return cautions.of(Stream.concat(due.stream().map(Caution::code), ages.stream()).toList());
   }
 
-  private static String text(@Nullable String text) {
-    return text == null ? "" : text.strip();
+  private static Stream<Lot> lots(Wish wish) {
+    return Stream.concat(
+            wish.herbs().stream().flatMap(h -> h.lot().stream()),
+            wish.oils().stream().flatMap(o -> o.lot().stream()))
+        .map(LotRecord::lot);
   }
 
-  /** Runs a step whose problems all belong to one field of the form. */
-  private static <T> T keepField(String field, java.util.function.Supplier<T> step) {
-    Problems problems = new Problems();
-    T result = problems.attempt(field, step);
-    problems.refuseIfAny();
-    return java.util.Objects.requireNonNull(result);
+  private Charge reckon(ChargeOrder order) {
+    return charger().reckon(order);
   }
 
   private Charger charger() {
-    return new Charger(catalogues.current());
+    return new Charger(catalogue());
+  }
+
+  private Catalogue catalogue() {
+    return catalogues.current();
   }
 }

@@ -81,7 +81,7 @@ class TakeOnController {
     Carrier carrier =
         problems.attempt(
             "carrier", () -> catalogues.current().carrier(TakeOnForm.text(form.carrier())));
-    Cut cut = problems.attempt("cut", () -> Planner.named(Cut.class, form.cut(), "cut"));
+    Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.cut(), "cut"));
     Jar jar = problems.attempt("jar", () -> jar(TakeOnForm.text(form.jar())));
     Place place = problems.attempt("place", () -> households.place(TakeOnForm.text(form.place())));
     Integer about = problems.attempt("about", () -> about(TakeOnForm.text(form.about())));

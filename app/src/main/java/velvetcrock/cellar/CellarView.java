@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
@@ -107,9 +106,7 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
   }
 
   static String herbs(BottleRecord record, Catalogue catalogue) {
-    return record.batch().state().charge().herbs().stream()
-        .map(h -> catalogue.herb(h.herb()).name())
-        .collect(Collectors.joining(" and "));
+    return new BatchReckoning(catalogue, record.batch().state()).herbNames();
   }
 
   static BottleDrawing drawing(BottleRecord record, Catalogue catalogue, Formats fmt) {

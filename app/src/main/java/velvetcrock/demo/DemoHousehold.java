@@ -54,6 +54,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final Batches batches;
   private final Catalogue catalogue;
   private final Catalogues catalogues;
+  private final DemoDrawer drawer;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final Clock clock;
@@ -63,6 +64,7 @@ public class DemoHousehold implements ApplicationRunner {
       Batches batches,
       Catalogue catalogue,
       Catalogues catalogues,
+      DemoDrawer drawer,
       CurrentHousehold current,
       TransactionTemplate transactions,
       Clock clock) {
@@ -70,6 +72,7 @@ public class DemoHousehold implements ApplicationRunner {
     this.batches = batches;
     this.catalogue = catalogue;
     this.catalogues = catalogues;
+    this.drawer = drawer;
     this.current = current;
     this.transactions = transactions;
     this.clock = clock;
@@ -95,12 +98,14 @@ public class DemoHousehold implements ApplicationRunner {
   private void furnishOnce(Household cottage) {
     if (households.places().isEmpty()) {
       households.furnish();
-      households.measureJar("Blue-lidded crock jar", "872 g", "13.5");
+      households.measureJar(
+          new Households.JarTyped("Blue-lidded crock jar", "JAR", "872 g", "13.5", "", "1"));
       own(OwnKind.HERB, "yarrow", "", "water", "79", "weighed in July before and after drying");
       own(OwnKind.HERB, "mugwort", "Sea wormwood", "water", "76", "from the salt marsh, weighed");
       own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94", "felt softer in three salves");
       furnishShelf(cottage);
       furnishCellar(cottage);
+      drawer.furnish(cottage);
     }
   }
 

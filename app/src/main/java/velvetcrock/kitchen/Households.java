@@ -6,7 +6,9 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -27,10 +29,12 @@ import velvetcrock.web.Formats;
 public class Households {
   private static final int LONGEST_NAME = 60;
   private static final double MM_PER_CM = 10;
+  private static final int MOST_JARS = 500;
 
   private final HouseholdRepository households;
   private final PlaceRepository places;
   private final OwnJarRepository ownJars;
+  private final JarCountRepository jarCounts;
   private final CurrentHousehold current;
   private final Catalogue catalogue;
   private final EntityManager entities;
@@ -40,6 +44,7 @@ public class Households {
       HouseholdRepository households,
       PlaceRepository places,
       OwnJarRepository ownJars,
+      JarCountRepository jarCounts,
       CurrentHousehold current,
       Catalogue catalogue,
       EntityManager entities,
@@ -47,6 +52,7 @@ public class Households {
     this.households = households;
     this.places = places;
     this.ownJars = ownJars;
+    this.jarCounts = jarCounts;
     this.current = current;
     this.catalogue = catalogue;
     this.entities = entities;
@@ -115,6 +121,8 @@ public class Households {
     addPlace("Dark cupboard", Light.DARK, 17);
     addPlace("Counter", Light.ROOM, 20);
     addPlace("South window", Light.WINDOW, 24);
+    addPlace("Stove", Light.ROOM, 22);
+    addPlace("Fridge", Light.DARK, 4);
   }
 
   /**
@@ -188,24 +196,90 @@ public class Households {
   }
 
   /**
-   * Measures a jar: the water that fills it to the brim and its inner height.
+   * Measures a vessel: the water that fills it to the brim, and its inner height or width.
    *
    * @param water as typed, such as {@code 512 g}; a volume is taken as water too
-   * @param heightCm inner height as typed, cm
-   * @throws Refused at {@code jarName}, {@code water} or {@code height}
+   * @param heightCm inner height as typed, cm; empty where the width is given
+   * @param widthCm inner width as typed, cm; empty where the height is given
+   * @param count how many of it there are, as typed; empty for one
+   * @throws Refused at {@code jarName}, {@code water}, {@code height}, {@code width}, {@code shape}
+   *     or {@code count}
    */
   @Transactional
-  public OwnJar measureJar(String name, String water, String heightCm) {
+  public OwnJar measureJar(JarTyped typed) {
     Problems problems = new Problems();
-    String called = name(problems, "jarName", name);
+    String called = name(problems, "jarName", typed.name());
     Measure measured =
-        problems.attempt("water", () -> new MeasureReader(current().kitchen()).read(water));
-    Double height = problems.attempt("height", () -> number(heightCm) * MM_PER_CM);
+        problems.attempt("water", () -> new MeasureReader(current().kitchen()).read(typed.water()));
+    Jar.Shape shape = problems.attempt("shape", () -> shape(typed.shape()));
+    Integer count =
+        problems.attempt("count", () -> typed.count().isBlank() ? 1 : count(typed.count()));
+    boolean byHeight = typed.widthCm().isBlank();
+    String field = byHeight ? "height" : "width";
+    Double mm =
+        problems.attempt(
+            field, () -> number(byHeight ? typed.heightCm() : typed.widthCm(), field) * MM_PER_CM);
     problems.refuseIfAny();
-    Jar jar = Jar.measured("own", called, measured.amount().middle(), height);
-    return persisted(
-        new OwnJar(
-            UUID.randomUUID(), jar, water.strip() + " of water, " + heightCm.strip() + " cm high"));
+
+    double ml = measured.amount().middle();
+    Jar jar =
+        byHeight
+            ? Jar.measured("own", called, ml, mm, shape)
+            : new Jar("own", called, ml, mm, shape);
+    String how =
+        typed.water().strip()
+            + " of water, "
+            + (byHeight
+                ? typed.heightCm().strip() + " cm high"
+                : typed.widthCm().strip() + " cm wide");
+    return persisted(new OwnJar(UUID.randomUUID(), jar, how, count));
+  }
+
+  /** A vessel as it was typed; see {@link #measureJar}. */
+  public record JarTyped(
+      String name, String shape, String water, String heightCm, String widthCm, String count) {}
+
+  /**
+   * Says how many of a jar there are.
+   *
+   * @param key the jar's key
+   * @param typed the count as typed; empty for not saying
+   * @throws Refused at {@code count} or {@code jar}
+   */
+  @Transactional
+  public void countJar(String key, String typed) {
+    int count = count(typed);
+    Optional<OwnJar> own =
+        ownJars.findAllByOrderByBrimMl().stream()
+            .filter(j -> j.jar().key().equals(key))
+            .findFirst();
+    if (own.isPresent()) {
+      own.get().counted(count);
+      return;
+    }
+    catalogue.jar(key);
+    Optional<JarCount> before = jarCounts.findByJarKey(key);
+    if (before.isPresent()) {
+      before.get().counted(count);
+    } else {
+      persisted(new JarCount(key, count));
+    }
+  }
+
+  /**
+   * How many there are of each jar, by key. Until the household has counted any of the common
+   * shapes, they are not in it: then nobody knows, and any may be proposed.
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Integer> jarCounts() {
+    Map<String, Integer> counts = new HashMap<>();
+    ownJars.findAllByOrderByBrimMl().forEach(j -> counts.put(j.jar().key(), j.count()));
+    List<JarCount> common = jarCounts.findAll();
+    if (!common.isEmpty()) {
+      catalogue.jars().forEach(j -> counts.put(j.key(), 0));
+      common.forEach(c -> counts.put(c.jarKey(), c.count()));
+    }
+    return counts;
   }
 
   private <T> T persisted(T entity) {
@@ -239,12 +313,33 @@ public class Households {
     }
   }
 
-  private static double number(String text) {
+  private static double number(String text, String field) {
     try {
       return Double.parseDouble(text.strip().replace(',', '.'));
     } catch (NumberFormatException e) {
       throw new Refused(
-          "height", "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
+          field, "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
+    }
+  }
+
+  private static int count(String typed) {
+    try {
+      int count = Integer.parseInt(typed.strip());
+      if (count >= 0 && count <= MOST_JARS) {
+        return count;
+      }
+    } catch (NumberFormatException e) {
+      // said below, as for a number out of range
+    }
+    throw new Refused(
+        "count", "“" + typed.strip() + "” is not a number from 0 to " + MOST_JARS + ".");
+  }
+
+  private static Jar.Shape shape(String typed) {
+    try {
+      return typed.isBlank() ? Jar.Shape.JAR : Jar.Shape.valueOf(typed);
+    } catch (IllegalArgumentException e) {
+      throw new Refused("shape", "A jar, bowl, pan, oven dish or crock.");
     }
   }
 }

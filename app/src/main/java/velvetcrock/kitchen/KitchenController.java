@@ -1,6 +1,7 @@
 package velvetcrock.kitchen;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
@@ -17,9 +19,11 @@ import velvetcrock.web.Forms;
 @Controller
 class KitchenController {
   private final Households households;
+  private final Vessels vessels;
 
-  KitchenController(Households households) {
+  KitchenController(Households households, Vessels vessels) {
     this.households = households;
+    this.vessels = vessels;
   }
 
   /** Whatever is typed on the kitchen's page. */
@@ -31,8 +35,12 @@ class KitchenController {
       @Nullable String light,
       @Nullable String celsius,
       @Nullable String jarName,
+      @Nullable String shape,
       @Nullable String water,
-      @Nullable String height) {}
+      @Nullable String height,
+      @Nullable String width,
+      @Nullable String jar,
+      @Nullable String count) {}
 
   @GetMapping("/kitchen")
   String kitchen(Model model) {
@@ -69,8 +77,28 @@ class KitchenController {
   String addJar(
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> households.measureJar(text(form.jarName()), text(form.water()), text(form.height())),
+        () ->
+            households.measureJar(
+                new Households.JarTyped(
+                    text(form.jarName()),
+                    text(form.shape()),
+                    text(form.water()),
+                    text(form.height()),
+                    text(form.width()),
+                    text(form.count()))),
         "Measured. The bench knows this jar now.",
+        form,
+        model,
+        flash,
+        response);
+  }
+
+  @PostMapping("/kitchen/jars/count")
+  String countJar(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () -> households.countJar(text(form.jar()), text(form.count())),
+        "Counted. The bench proposes what stands empty.",
         form,
         model,
         flash,
@@ -99,7 +127,12 @@ class KitchenController {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("places", households.places());
-    model.addAttribute("ownJars", households.ownJars());
+    model.addAttribute(
+        "measured",
+        households.ownJars().stream()
+            .collect(Collectors.toMap(j -> j.jar().key(), OwnJar::measuredText)));
+    model.addAttribute("vessels", vessels.all());
+    model.addAttribute("shapes", Jar.Shape.values());
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("kitchens", Kitchen.values());
     model.addAttribute("lights", Light.values());
@@ -123,7 +156,8 @@ class KitchenController {
   }
 
   private static KitchenForm empty() {
-    return new KitchenForm(null, null, null, null, null, null, null, null, null);
+    return new KitchenForm(
+        null, null, null, null, null, null, null, null, null, null, null, null, null);
   }
 
   private static String text(@Nullable String text) {

@@ -66,6 +66,6 @@ public class Place {
 
   /** It, as the log names it. */
   public Event.Stand stand() {
-    return new Event.Stand(id.toString(), name, light);
+    return new Event.Stand(id.toString(), name, light, celsius);
   }
 }

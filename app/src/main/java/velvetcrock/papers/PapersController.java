@@ -1,6 +1,5 @@
 package velvetcrock.papers;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -17,7 +16,6 @@ import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event.HerbIn;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -69,15 +67,16 @@ class PapersController {
     Formats fmt = households.formats(households.current());
     BatchRecord batch = batches.find(code);
     BatchState state = batch.state();
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     String about = state.charge().aboutDays() > 0 ? "about " : "";
     model.addAttribute(
         "tag",
         new Tag(
             batch.code(),
-            names(state),
-            botanical(state),
+            reckoning.herbNames(),
+            botanical(reckoning),
             herbState(state),
-            new BatchReckoning(catalogues.current(), state).carriers().names(),
+            reckoning.carriers().names(),
             about + fmt.fullDate(state.charge().chargedOn()),
             fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
     return "papers/tag";
@@ -99,8 +98,8 @@ class PapersController {
         "label",
         new Label(
             batch.code() + "-" + bottle.letter(),
-            names(state),
-            botanical(state),
+            reckoning.herbNames(),
+            botanical(reckoning),
             herbState(state),
             reckoning.carriers().names(),
             fmt.ml(bottle.filled().ml()),
@@ -115,27 +114,20 @@ class PapersController {
     return "papers/label";
   }
 
-  private String names(BatchState state) {
-    return herbs(state).stream().map(Herb::name).collect(Collectors.joining(" and "));
-  }
-
-  private String botanical(BatchState state) {
-    return herbs(state).stream().map(Herb::botanical).collect(Collectors.joining(", "));
-  }
-
-  /** The herbs, the heaviest first, as a label has to name them. */
-  private List<Herb> herbs(BatchState state) {
-    return state.charge().herbs().stream()
-        .sorted(Comparator.comparingDouble((HerbIn h) -> h.massG().middle()).reversed())
-        .map(h -> catalogues.current().herb(h.herb()))
-        .toList();
+  private static String botanical(BatchReckoning reckoning) {
+    return reckoning.herbsByWeight().stream()
+        .map(Herb::botanical)
+        .collect(Collectors.joining(", "));
   }
 
   private static String herbState(BatchState state) {
-    HerbIn first = state.charge().herbs().get(0);
-    return first.state().name().toLowerCase(Locale.ROOT)
-        + ", "
-        + first.cut().name().toLowerCase(Locale.ROOT);
+    String words =
+        state.charge().herbs().stream()
+            .map(h -> h.state().name() + ", " + h.cut().name())
+            .distinct()
+            .collect(Collectors.joining("; "))
+            .toLowerCase(Locale.ROOT);
+    return state.charge().manner().blended() ? words + ", blended" : words;
   }
 
   private static String allergens(BatchReckoning reckoning) {

@@ -3,14 +3,18 @@ package velvetcrock.shelf;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Round;
 import velvetcrock.core.plan.Task;
 import velvetcrock.core.plan.Task.Kind;
+import velvetcrock.drawer.LoadRecord;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.Formats;
 
@@ -25,6 +29,9 @@ record RoundView(String title, String summary, List<Stop> stops) {
   private static final int MINUTES_STRAINING = 20;
   private static final int MINUTES_BOTTLING = 10;
   private static final int LAST_DAYS = 14;
+
+  /** A load that dries with what wants doing for it. */
+  record Load(LoadRecord load, List<Task> tasks) {}
 
   /** A place on the way with what is to be done there. */
   record Stop(String place, List<Item> items) {}
@@ -52,6 +59,8 @@ record RoundView(String title, String summary, List<Stop> stops) {
       List<Place> places,
       List<BatchRecord> batches,
       List<BottleRecord> bottles,
+      List<Load> loads,
+      long moreLoads,
       Round round,
       Catalogue catalogue,
       Formats fmt,
@@ -68,6 +77,10 @@ record RoundView(String title, String summary, List<Stop> stops) {
         stops.add(new Stop(place.name(), items));
       }
     }
+    List<Item> drying = loads.stream().flatMap(l -> drying(l, catalogue, fmt).stream()).toList();
+    if (!drying.isEmpty()) {
+      stops.add(new Stop("Drawer", drying));
+    }
     List<Item> cellar = cellar(bottles, round, catalogue, fmt);
     if (!cellar.isEmpty()) {
       stops.add(new Stop("Cellar", cellar));
@@ -83,6 +96,33 @@ record RoundView(String title, String summary, List<Stop> stops) {
                 ? "One thing, about " + minutes + " min"
                 : count + " things, about " + minutes + " min";
     return new RoundView(time, summary, stops);
+  }
+
+  private static List<Item> drying(Load load, Catalogue catalogue, Formats fmt) {
+    String herb = catalogue.herb(load.load().drying().begun().herb()).name();
+    String way = load.load().drying().begun().way().name().toLowerCase(Locale.ROOT);
+    return load.tasks().stream()
+        .map(
+            task -> {
+              long late = task.overdueDays(fmt.today());
+              String words =
+                  switch (task.kind()) {
+                    case SNAP -> "Bend a stem: does it snap?";
+                    case PUT_AWAY -> "Dry: put it away";
+                    default -> "Weigh the " + way;
+                  };
+              return new Item(
+                  herb,
+                  words,
+                  herb + (late > 0 ? ", since " + fmt.days(late) : ", drying"),
+                  late > 0,
+                  null,
+                  "",
+                  "/drawer/drying/" + load.load().id(),
+                  "",
+                  MINUTES_OTHER);
+            })
+        .toList();
   }
 
   private static List<Item> items(
@@ -105,7 +145,11 @@ record RoundView(String title, String summary, List<Stop> stops) {
     boolean onlyShake = kinds.equals(List.of(Kind.SHAKE));
     List<String> words = new ArrayList<>();
     if (kinds.contains(Kind.SHAKE)) {
-      words.add("shake");
+      words.add(
+          batch.state().charge().method() == Method.SPIRIT ? "close, shake and loosen" : "shake");
+    }
+    if (kinds.contains(Kind.SETTLE)) {
+      words.add("see whether it has settled and is covered");
     }
     if (kinds.contains(Kind.TOP_UP)) {
       words.add("see to the level");
@@ -186,6 +230,40 @@ record RoundView(String title, String summary, List<Stop> stops) {
               false,
               page + "/bottle",
               MINUTES_BOTTLING);
+      case POUR ->
+          page(
+              batch,
+              "Pour the oil",
+              note(batch, catalogue, late > 0 ? "rested too long" : "has rested"),
+              late > 0,
+              page + "#pour",
+              MINUTES_BOTTLING);
+      case DAMP ->
+          new Item(
+              batch.code(),
+              "Stir: evenly damp?",
+              note(batch, catalogue, "resting in spirit"),
+              false,
+              "damp-even",
+              "",
+              page,
+              key(batch, "damp", fmt),
+              MINUTES_TENDING);
+      case WEIGH ->
+          page(
+              batch,
+              "Weigh it",
+              note(
+                  batch,
+                  catalogue,
+                  batch.state().charge().manner().spirit() == null
+                      ? "losing its water"
+                      : "losing its spirit"),
+              false,
+              page + "#weigh",
+              MINUTES_OTHER);
+      case SNAP, PUT_AWAY ->
+          throw new IllegalArgumentException("A load's task, not a jar's: " + task.kind());
       case STRAIN ->
           page(
               batch,
@@ -197,7 +275,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
               late > 0,
               page + "/strain",
               MINUTES_STRAINING);
-      case TOP_UP, SHAKE, LOOK ->
+      case SETTLE, TOP_UP, SHAKE, LOOK ->
           throw new IllegalArgumentException("Tending goes in one: " + task.kind());
     };
   }
@@ -221,7 +299,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
     for (BottleRecord bottle : bottles) {
       boolean past = fmt.today().isAfter(bottle.bestBefore());
       if (past || !fmt.today().plusDays(LAST_DAYS).isBefore(bottle.bestBefore())) {
-        String herb = catalogue.herb(bottle.batch().state().charge().herbs().get(0).herb()).name();
+        String herb = new BatchReckoning(catalogue, bottle.batch().state()).herbNames();
         items.add(
             new Item(
                 bottle.code(),
@@ -239,7 +317,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
   }
 
   private static String note(BatchRecord batch, Catalogue catalogue, String more) {
-    String herb = catalogue.herb(batch.state().charge().herbs().get(0).herb()).name();
+    String herb = new BatchReckoning(catalogue, batch.state()).herbNames();
     return more.isEmpty() ? herb : herb + ", " + more;
   }
 
@@ -251,6 +329,8 @@ record RoundView(String title, String summary, List<Stop> stops) {
         + task
         + ":"
         + fmt.today()
+        + ":"
+        + (batch.state().charge().method() == Method.SPIRIT ? batch.state().tended().shakes() : "")
         + ":"
         + batch.state().corrections();
   }

@@ -1,13 +1,16 @@
 package velvetcrock.shelf;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.core.plan.DryingRound;
 import velvetcrock.core.plan.Round;
+import velvetcrock.drawer.Dryings;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -17,15 +20,20 @@ import velvetcrock.web.Formats;
 /** Home. */
 @Controller
 class ShelfController {
+  private static final int MOST_LOADS = 20;
+
   private final Households households;
   private final Batches batches;
   private final Catalogues catalogues;
+  private final Dryings dryings;
   private final Clock clock;
 
-  ShelfController(Households households, Batches batches, Catalogues catalogues, Clock clock) {
+  ShelfController(
+      Households households, Batches batches, Catalogues catalogues, Dryings dryings, Clock clock) {
     this.households = households;
     this.batches = batches;
     this.catalogues = catalogues;
+    this.dryings = dryings;
     this.clock = clock;
   }
 
@@ -35,12 +43,26 @@ class ShelfController {
     Formats fmt = households.formats(house);
     List<Place> places = households.places();
     List<BatchRecord> standing = batches.standing();
-    Round round = new Round(catalogues.current(), house.zone(), fmt.today());
-    int hour = clock.instant().atZone(house.zone()).getHour();
+    Instant now = clock.instant();
+    Round round = new Round(catalogues.current(), house.zone(), now);
+    int hour = now.atZone(house.zone()).getHour();
+    List<RoundView.Load> loads =
+        dryings.standing(MOST_LOADS).stream()
+            .map(l -> new RoundView.Load(l, new DryingRound(house.zone(), now).tasks(l.drying())))
+            .toList();
     model.addAttribute("shelf", ShelfView.of(places, standing, catalogues.current(), fmt));
     model.addAttribute(
         "round",
-        RoundView.of(places, standing, batches.bottles(), round, catalogues.current(), fmt, hour));
+        RoundView.of(
+            places,
+            standing,
+            batches.bottles(),
+            loads,
+            loads.size() < MOST_LOADS ? 0 : dryings.count() - loads.size(),
+            round,
+            catalogues.current(),
+            fmt,
+            hour));
     return "shelf/shelf";
   }
 }

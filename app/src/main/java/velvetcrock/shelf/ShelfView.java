@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.JarView;
 import velvetcrock.core.keeping.Light;
@@ -11,8 +12,12 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.Formats;
 
-/** The planks with their jars, all to one scale. */
-record ShelfView(List<Plank> planks, int jars) {
+/**
+ * The planks with their jars, all to one scale.
+ *
+ * @param empty the planks on which nothing stands, in words; may be empty itself
+ */
+record ShelfView(List<Plank> planks, String empty, int jars) {
   private static final double PX_PER_MM = 1.05;
 
   /** A plank with what stands on it. */
@@ -27,8 +32,10 @@ record ShelfView(List<Plank> planks, int jars) {
           .computeIfAbsent(batch.state().stand().place(), gone -> new ArrayList<>())
           .add(JarView.of(batch, catalogue, fmt, PX_PER_MM));
     }
+    boolean bare = standing.isEmpty();
     List<Plank> planks =
         places.stream()
+            .filter(p -> bare || !byPlace.get(p.id().toString()).isEmpty())
             .map(
                 p ->
                     new Plank(
@@ -36,7 +43,12 @@ record ShelfView(List<Plank> planks, int jars) {
                         fmt.number(p.celsius(), 0) + " °C, " + light(p.light()),
                         byPlace.get(p.id().toString())))
             .toList();
-    return new ShelfView(planks, standing.size());
+    String empty =
+        places.stream()
+            .filter(p -> !bare && byPlace.get(p.id().toString()).isEmpty())
+            .map(Place::name)
+            .collect(Collectors.joining(", "));
+    return new ShelfView(planks, empty, standing.size());
   }
 
   private static String light(Light light) {

@@ -26,6 +26,9 @@ public final class Formats {
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
   private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE", Locale.UK);
 
+  /** Below this many hours people count in hours, above it in days. */
+  private static final double HOURS_IN_HOURS = 48;
+
   private final Kitchen kitchen;
   private final ZoneId zone;
   private final LocalDate today;
@@ -75,6 +78,13 @@ public final class Formats {
     return grams >= 2000
         ? number(grams / 1000, 2) + " kg"
         : number(grams, grams < 20 ? 1 : 0) + " g";
+  }
+
+  /**
+   * A weight to the gram, however heavy: of vessel and all, where what counts is the difference.
+   */
+  public String gram(double grams) {
+    return number(grams, 0) + " g";
   }
 
   /** A weight as a range, or one figure where it is one. */
@@ -169,6 +179,25 @@ public final class Formats {
   /** The day on which a moment falls in the household. */
   public LocalDate date(Instant at) {
     return at.atZone(zone).toLocalDate();
+  }
+
+  /** So many hours, in the unit that people would say: minutes, hours, or days from two on. */
+  public String hours(double hours) {
+    if (hours < 1) {
+      return Math.max(1, Math.round(hours * 60)) + " min";
+    }
+    return hours < HOURS_IN_HOURS
+        ? number(hours, hours < 10 && Math.abs(hours - Math.rint(hours)) > 0.2 ? 1 : 0) + " h"
+        : days(Math.round(hours / 24));
+  }
+
+  /** A range of hours, in one unit. */
+  public String hours(Range hours) {
+    boolean asDays = hours.high() >= HOURS_IN_HOURS;
+    String low = number(asDays ? hours.low() / 24 : hours.low(), 0);
+    String high = number(asDays ? hours.high() / 24 : hours.high(), 0);
+    String unit = asDays ? " days" : " h";
+    return low.equals(high) ? high + unit : low + "–" + high + unit;
   }
 
   /** So many days, in weeks and days where that is clearer. */

@@ -5,11 +5,12 @@ import static velvetcrock.web.Coordinates.n;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.SplittableRandom;
+import velvetcrock.core.materia.Jar;
 
 /**
- * A jar drawn true to scale from its reckoned levels: all coordinates are millimetres of the real
- * jar, the floor of its inside at y = 0 counted upwards and turned over for SVG. Only the glass's
- * shoulder and lid are ornament.
+ * A vessel drawn true to scale from its reckoned levels: all coordinates are millimetres of the
+ * real one, the floor of its inside at y = 0 counted upwards and turned over for SVG. Only the
+ * glass's shoulder and lid are ornament.
  *
  * @param id unique on its page, for the clip path
  * @param viewBox the drawing's frame, mm
@@ -70,6 +71,7 @@ public record JarDrawing(
    * @param oilMm top of the oil, mm; 0 for none
    * @param brimMm inner height, mm
    * @param widthMm inner width, mm
+   * @param shape what kind of vessel it is
    * @param floats whether the herb hangs below the surface instead of lying on the floor
    * @param closed whether a lid is on; a cloth otherwise
    * @param round whether the herb is in grains rather than leaves
@@ -80,6 +82,7 @@ public record JarDrawing(
       double oilMm,
       double brimMm,
       double widthMm,
+      Jar.Shape shape,
       boolean floats,
       boolean closed,
       boolean round,
@@ -93,11 +96,11 @@ public record JarDrawing(
    * @param pxPerMm the page's scale
    */
   public static JarDrawing of(Of jar, double pxPerMm) {
-    double outer = jar.widthMm() + 2 * WALL_MM;
+    double outer = jar.widthMm() + 2 * WALL_MM + 2 * Frame.gripMm(jar.shape());
     double width = outer + 2 * MARGIN_MM;
     double height = jar.brimMm() + WALL_MM + LID_MM + 2 * MARGIN_MM;
     double floor = height - MARGIN_MM - WALL_MM;
-    Frame frame = new Frame(width / 2, floor, jar.widthMm(), jar.brimMm());
+    Frame frame = new Frame(width / 2, floor, jar.widthMm(), jar.brimMm(), jar.shape());
     double oilTop = Math.min(jar.oilMm(), jar.brimMm());
     return new JarDrawing(
         jar.id(),
@@ -112,7 +115,7 @@ public record JarDrawing(
             new FleckKey(jar, pxPerMm),
             key -> flecks(jar, frame, oilTop, Math.min(1, SMALLEST_SHARE + pxPerMm / 5))),
         jar.closed() ? frame.lid() : frame.cloth(),
-        jar.closed(),
+        jar.closed() && (jar.shape() == Jar.Shape.JAR || jar.shape() == Jar.Shape.CROCK),
         frame.shine(),
         jar.oilColour(),
         jar.fleckColour(),
@@ -151,14 +154,11 @@ public record JarDrawing(
       double size = 2.4 + random.nextDouble() * 2.2;
       double turn = random.nextDouble() * Math.PI;
       path.append(
-          jar.round() ? grain(x, frame.y(up), size * 0.55) : leaf(x, frame.y(up), size, turn));
+          jar.round()
+              ? Coordinates.dot(x, frame.y(up), size * 0.55)
+              : leaf(x, frame.y(up), size, turn));
     }
     return path.toString();
-  }
-
-  private static String grain(double x, double y, double r) {
-    return "M" + n(x - r) + " " + n(y) + "a" + n(r) + " " + n(r) + " 0 1 0 " + n(2 * r) + " 0a"
-        + n(r) + " " + n(r) + " 0 1 0 " + n(-2 * r) + " 0";
   }
 
   private static String leaf(double x, double y, double size, double turn) {
@@ -189,13 +189,24 @@ public record JarDrawing(
   }
 
   /** Places of a jar in the drawing. */
-  private record Frame(double centre, double floor, double width, double brim) {
+  private record Frame(double centre, double floor, double width, double brim, Jar.Shape shape) {
+    private static final double GRIP_MM = 14;
+    private static final double BOWL_CURVE = 0.45;
+
+    /** How far handles stand out on either side. */
+    static double gripMm(Jar.Shape shape) {
+      return shape == Jar.Shape.PAN || shape == Jar.Shape.CROCK ? GRIP_MM : 0;
+    }
+
     double y(double upMm) {
       return floor - upMm;
     }
 
     /** The body, so much outside the inner wall. */
     String body(double wall) {
+      if (shape != Jar.Shape.JAR) {
+        return open(wall);
+      }
       double half = width / 2 + wall;
       double neck = width / 2 * NECK_WIDTH + wall;
       double corner = CORNER_MM + wall / 2;
@@ -266,6 +277,58 @@ public record JarDrawing(
           + "Z";
     }
 
+    /** An open vessel: straight walls, the bowl's floor rounded, grips on pan and crock. */
+    private String open(double wall) {
+      double half = width / 2 + wall;
+      double curve =
+          (shape == Jar.Shape.BOWL ? Math.min(brim, half) * BOWL_CURVE : CORNER_MM) + wall;
+      double bottom = floor + wall;
+      String body =
+          "M"
+              + n(centre - half)
+              + " "
+              + n(y(brim))
+              + "V"
+              + n(bottom - curve)
+              + "Q"
+              + n(centre - half)
+              + " "
+              + n(bottom)
+              + " "
+              + n(centre - half + curve)
+              + " "
+              + n(bottom)
+              + "H"
+              + n(centre + half - curve)
+              + "Q"
+              + n(centre + half)
+              + " "
+              + n(bottom)
+              + " "
+              + n(centre + half)
+              + " "
+              + n(bottom - curve)
+              + "V"
+              + n(y(brim))
+              + "Z";
+      return wall == 0 || gripMm(shape) == 0 ? body : body + grip(-half) + grip(half);
+    }
+
+    private String grip(double half) {
+      double out = Math.signum(half) * (GRIP_MM - 2);
+      return "M"
+          + n(centre + half)
+          + " "
+          + n(y(brim * 0.88))
+          + "h"
+          + n(out)
+          + "v"
+          + n(Math.min(9, brim * 0.2))
+          + "h"
+          + n(-out)
+          + "Z";
+    }
+
     String column(double topMm) {
       return "M"
           + n(centre - width / 2)
@@ -284,8 +347,12 @@ public record JarDrawing(
       return "M" + n(centre - width / 2) + " " + n(y(topMm)) + "h" + n(width);
     }
 
+    /** A lid on jar and crock; nothing lies on bowl, pan and dish but a cloth. */
     String lid() {
-      double half = width / 2 * NECK_WIDTH + WALL_MM + 2;
+      if (shape != Jar.Shape.JAR && shape != Jar.Shape.CROCK) {
+        return cloth();
+      }
+      double half = (shape == Jar.Shape.JAR ? width / 2 * NECK_WIDTH : width / 2) + WALL_MM + 2;
       double bottom = y(brim) + 3;
       return "M"
           + n(centre - half)
@@ -301,7 +368,7 @@ public record JarDrawing(
     }
 
     String cloth() {
-      double half = width / 2 * NECK_WIDTH + WALL_MM;
+      double half = (shape == Jar.Shape.JAR ? width / 2 * NECK_WIDTH : width / 2) + WALL_MM;
       double bottom = y(brim) + 8;
       return "M"
           + n(centre - half)

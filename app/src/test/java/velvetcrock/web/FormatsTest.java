@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 
 class FormatsTest {
@@ -68,7 +69,18 @@ class FormatsTest {
   void aJarIsDrawnTrueToScaleAndTheSameEveryTime() {
     JarDrawing.Of jar =
         new JarDrawing.Of(
-            "k7m", 60, 75, 105, 80, false, true, false, "#ddbb4c", "#7d8250", "A jar");
+            "k7m",
+            60,
+            75,
+            105,
+            80,
+            Jar.Shape.JAR,
+            false,
+            true,
+            false,
+            "#ddbb4c",
+            "#7d8250",
+            "A jar");
     JarDrawing drawing = JarDrawing.of(jar, 2);
 
     assertThat(drawing).isEqualTo(JarDrawing.of(jar, 2));

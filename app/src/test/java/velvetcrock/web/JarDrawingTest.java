@@ -9,6 +9,8 @@ import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.materia.Jar;
 
 /** A drawing is a measurement that is looked at: its lines stand where the reckoning says. */
 class JarDrawingTest {
@@ -18,7 +20,18 @@ class JarDrawingTest {
   private static JarDrawing jar(double bedMm, double oilMm, boolean floats) {
     return JarDrawing.of(
         new JarDrawing.Of(
-            "k7m", bedMm, oilMm, 105, 80, floats, true, false, "#ddbb4c", "#7d8250", "A jar"),
+            "k7m",
+            bedMm,
+            oilMm,
+            105,
+            80,
+            Jar.Shape.JAR,
+            floats,
+            true,
+            false,
+            "#ddbb4c",
+            "#7d8250",
+            "A jar"),
         2);
   }
 
@@ -81,9 +94,11 @@ class JarDrawingTest {
   @Test
   void aWiderJarIsDrawnWiderAtTheSameScale() {
     JarDrawing.Of narrow =
-        new JarDrawing.Of("a", 50, 60, 100, 60, false, true, true, "#ffffff", "#000000", "");
+        new JarDrawing.Of(
+            "a", 50, 60, 100, 60, Jar.Shape.JAR, false, true, true, "#ffffff", "#000000", "");
     JarDrawing.Of wide =
-        new JarDrawing.Of("a", 50, 60, 100, 90, false, false, true, "#ffffff", "#000000", "");
+        new JarDrawing.Of(
+            "a", 50, 60, 100, 90, Jar.Shape.JAR, false, false, true, "#ffffff", "#000000", "");
 
     assertThat(JarDrawing.of(wide, 2).widthPx() - JarDrawing.of(narrow, 2).widthPx()).isEqualTo(60);
     assertThat(JarDrawing.of(wide, 2).heightPx()).isEqualTo(JarDrawing.of(narrow, 2).heightPx());
@@ -101,5 +116,19 @@ class JarDrawingTest {
   @CsvSource({"0, #102030", "1, #ffffff", "0.5, #889098"})
   void coloursMixByShare(double share, String mixed) {
     assertThat(JarDrawing.mix("#102030", "#ffffff", share)).isEqualTo(mixed);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Jar.Shape.class)
+  void onlyJarAndCrockHaveALidAndEveryVesselHoldsItsOilAtItsLevel(Jar.Shape shape) {
+    JarDrawing drawing =
+        JarDrawing.of(
+            new JarDrawing.Of(
+                "v", 40, 60, 110, 160, shape, false, true, false, "#ffffff", "#000000", ""),
+            1);
+
+    assertThat(drawing.lidded()).isEqualTo(shape == Jar.Shape.JAR || shape == Jar.Shape.CROCK);
+    assertThat(surfaceY(drawing)).isEqualTo(surfaceY(jar(40, 60, false)) + 5);
+    assertThat(drawing.glass()).doesNotContain("NaN");
   }
 }

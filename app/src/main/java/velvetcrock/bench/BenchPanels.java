@@ -1,0 +1,221 @@
+package velvetcrock.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import velvetcrock.bench.BenchView.Fact;
+import velvetcrock.bench.BenchView.Panel;
+import velvetcrock.bench.BenchView.Way;
+import velvetcrock.bench.WishReader.Bench;
+import velvetcrock.core.Range;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.heat.Cooling;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.moisture.Moisture;
+import velvetcrock.core.spirit.SpiritStep;
+import velvetcrock.web.Formats;
+
+/**
+ * What the bench says of the ways in that need more than pouring: water, spirit, solid fats,
+ * blending.
+ */
+final class BenchPanels {
+  private static final double FRIDGE_C = 4;
+
+  private final Plan plan;
+  private final Bench bench;
+  private final Catalogue catalogue;
+  private final Formats fmt;
+
+  BenchPanels(Plan plan, Bench bench, Catalogue catalogue, Formats fmt) {
+    this.plan = plan;
+    this.bench = bench;
+    this.catalogue = catalogue;
+    this.fmt = fmt;
+  }
+
+  List<Panel> panels() {
+    List<Panel> panels = new ArrayList<>();
+    water().ifPresent(panels::add);
+    plan.spirit().map(this::spirit).ifPresent(panels::add);
+    solid().ifPresent(panels::add);
+    return panels;
+  }
+
+  /** The water that fresh herb brings, why it matters, and the ways to go on. */
+  private Optional<Panel> water() {
+    Charge charge = plan.charge();
+    if (charge.waterPercentOfOil() <= Charge.WATER_OIL_CAN_HOLD_PERCENT) {
+      return Optional.empty();
+    }
+    List<Way> ways = new ArrayList<>();
+    HerbPortion wettest =
+        plan.wish().portions().stream()
+            .max((a, b) -> Double.compare(a.freeWaterG(), b.freeWaterG()))
+            .orElseThrow();
+    double dryG = Moisture.of(wettest.massG(), wettest.waterFraction(), 0.10).targetMassG();
+    ways.add(
+        new Way(
+            "Dry it first",
+            "then it brings none",
+            "To " + fmt.g(dryG),
+            "",
+            "/drawer/drying/new?herb="
+                + wettest.herb().key()
+                + "&amount="
+                + fmt.number(wettest.massG(), 1)
+                + "+g"));
+    double wilted = catalogue.herb(wettest.herb().key()).waterFraction(HerbState.WILTED);
+    if (wettest.waterFraction() > wilted) {
+      double wiltedG = Moisture.of(wettest.massG(), wettest.waterFraction(), wilted).targetMassG();
+      ways.add(
+          new Way(
+              "Wilt it",
+              "it then brings " + fmt.g(Moisture.freeWaterG(wiltedG, wilted)) + " of water",
+              "To " + fmt.g(wiltedG),
+              "",
+              "/drawer/drying/new?way=RACK&herb="
+                  + wettest.herb().key()
+                  + "&amount="
+                  + fmt.number(wettest.massG(), 1)
+                  + "+g"));
+    }
+    if (!plan.wish().method().heated()) {
+      ways.add(
+          new Way(
+              "Heat it gently",
+              "weigh the pot until it has lost its water",
+              "Has to lose " + fmt.g(charge.waterMl()),
+              "method=WARM"));
+    }
+    boolean edible = plan.wish().portions().stream().allMatch(h -> h.herb().edible());
+    if (edible && plan.wish().use() != Use.KITCHEN) {
+      String fridge =
+          bench.places().stream()
+              .filter(p -> p.celsius() <= FRIDGE_C)
+              .findFirst()
+              .map(p -> ";method=;place=" + p.id())
+              .orElse("");
+      ways.add(
+          new Way(
+              "For the kitchen only",
+              "at 4 °C or below from the first minute",
+              "Eaten within 4 days",
+              "use=KITCHEN" + fridge));
+    }
+    String lead =
+        "Oil holds about 0.1 % of its weight. What is above it sinks as drops, and in them microbes live.";
+    return Optional.of(
+        new Panel(
+            "The water it brings",
+            lead,
+            List.of(
+                new Fact("Water that goes into the oil", fmt.ml(charge.waterMl()), null),
+                new Fact("Of the oil", fmt.number(charge.waterPercentOfOil(), 1) + " %", null),
+                new Fact("In the herb", fmt.percent(wettest.waterFraction()), source(wettest))),
+            ways,
+            null));
+  }
+
+  private static String source(HerbPortion herb) {
+    return herb.herb().name().toLowerCase(Locale.ROOT) + ", as reckoned";
+  }
+
+  private Panel spirit(SpiritStep step) {
+    Wish.InSpirit spirit = plan.wish().spirit().orElseThrow();
+    return new Panel(
+        "Dampened with spirit first",
+        "Mix the ground herb with the spirit until it is evenly damp, cover it and let it rest. The oil"
+            + " follows, and the jar stands warm and loosely covered until the spirit has left.",
+        List.of(
+            new Fact(
+                "Spirit",
+                fmt.g(step.spiritMassG()) + ", " + fmt.ml(step.spiritMl()),
+                fmt.number(spirit.abvPercent(), 0) + " % vol"),
+            new Fact("It brings", fmt.g(step.ethanolMassG()) + " of ethanol", null),
+            new Fact(
+                "and water",
+                fmt.g(step.waterMassG()),
+                fmt.number(step.waterPercentOfOil(), 1) + " % of the oil"),
+            new Fact("Has to leave", fmt.g(step.mustLeaveG()), "weigh the jar down to it"),
+            new Fact(
+                "Rests",
+                fmt.hours(new Range(SpiritStep.SOONEST_USUAL_HOURS, SpiritStep.USUAL_HOURS)),
+                "at least 8 h, at most 48")),
+        grind(),
+        step.reckoning());
+  }
+
+  /** Spirit is for ground herb: what is coarser is offered to be ground. */
+  private List<Way> grind() {
+    boolean coarse =
+        !plan.wish().blended()
+            && plan.wish().portions().stream().anyMatch(h -> h.cut().compareTo(Cut.GROUND) < 0);
+    return coarse
+        ? List.of(
+            new Way(
+                "Grind it first",
+                "spirit opens a ground herb; a coarse one it hardly enters",
+                "Ground",
+                "cut=GROUND"))
+        : List.of();
+  }
+
+  /** Where solid fats are in it: judged melted, when it sets, how long there is to work. */
+  private Optional<Panel> solid() {
+    OptionalDouble sets = plan.order().carriers().setsNearC();
+    if (sets.isEmpty()) {
+      return Optional.empty();
+    }
+    Method method = plan.wish().method();
+    double room = Math.min(plan.wish().place().celsius(), sets.getAsDouble() - 1);
+    List<Fact> facts = new ArrayList<>();
+    facts.add(
+        new Fact(
+            "Begins to set near",
+            fmt.number(sets.getAsDouble(), 0) + " °C",
+            "below that the room stiffens it"));
+    if (method.heated()) {
+      Range minutes =
+          Cooling.minutes(method.celsius(), sets.getAsDouble(), room, plan.charge().oilMl());
+      facts.add(
+          new Fact(
+              "Time to strain off the heat",
+              fmt.number(minutes.low(), 0) + "–" + fmt.number(minutes.high(), 0) + " min",
+              "from " + fmt.number(method.celsius(), 0) + " °C, an estimate"));
+    }
+    double solidShare =
+        plan.order().carriers().shares().stream()
+            .filter(s -> s.carrier().solidAt(Carrier.ROOM_C))
+            .mapToDouble(s -> s.share())
+            .sum();
+    facts.add(
+        new Fact(
+            "Solid when it goes in",
+            fmt.percent(solidShare),
+            fmt.g(plan.charge().oilMassG() * solidShare) + ", weighed unmelted"));
+    return Optional.of(
+        new Panel(
+            "Charged unmelted",
+            "Weigh solid fats in as they are. Levels and cover here are those once all is melted: judge them"
+                + " then.",
+            facts,
+            method.heated()
+                ? List.of()
+                : List.of(
+                    new Way(
+                        "Warm it",
+                        "a solid fat does not infuse",
+                        "38–50 °C for 4 to 12 h",
+                        "method=WARM")),
+            null));
+  }
+}

@@ -1,0 +1,150 @@
+package velvetcrock.bench;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.Written;
+import velvetcrock.bench.Wish.InOil;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.log.Event;
+import velvetcrock.drawer.LotRecord;
+import velvetcrock.web.Dates;
+
+/** Turns a plan into charged jars, all of them or none. */
+@Service
+class Charging {
+  private final Batches batches;
+
+  Charging(Batches batches) {
+    this.batches = batches;
+  }
+
+  /** What is known of oil that comes from no lot, and what was said of the whole. */
+  private record Said(
+      LocalDate on,
+      @Nullable LocalDate bestBefore,
+      @Nullable LocalDate opened,
+      List<String> read) {}
+
+  /**
+   * Charges every vessel of a plan.
+   *
+   * @return what was written, vessel by vessel
+   * @throws Refused at the field that cannot be; at {@code stop} where a caution ends it, at {@code
+   *     read} where one has not been read
+   */
+  @Transactional
+  public List<Written> charge(Plan plan, ChargeForm form, LocalDate today) {
+    Said said = said(plan, form, today);
+    String key = Optional.ofNullable(form.key()).orElse("");
+    List<Written> written = new ArrayList<>();
+    for (int i = 0; i < plan.filled().size(); i++) {
+      Event.Charged event = event(plan, plan.filled().get(i), said);
+      written.add(batches.charge(event, i == 0 ? key : key + "/" + i));
+    }
+    return List.copyOf(written);
+  }
+
+  private static Said said(Plan plan, ChargeForm form, LocalDate today) {
+    Problems problems = new Problems();
+    LocalDate on =
+        Optional.ofNullable(problems.attempt("chargedOn", () -> orToday(form.chargedOn(), today)))
+            .orElse(today);
+    problems.require(!on.isAfter(today), "chargedOn", "A jar is charged today or earlier.");
+    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
+    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
+    problems.require(
+        opened == null || !opened.isAfter(today),
+        "openedOn",
+        "The oil was opened today or earlier.");
+    problems.require(
+        form.clean() != null,
+        "clean",
+        "Tick this once jar and herb are clean and dry: what is damp spoils the oil.");
+    plan.cautions().stream()
+        .filter(c -> c.passing() == Caution.Passing.NEVER)
+        .findFirst()
+        .ifPresent(c -> problems.add("stop", c.text() + " " + c.turnTo()));
+    List<String> read = plan.toBeRead().stream().map(Caution::code).toList();
+    problems.require(
+        read.stream().allMatch(form::hasRead),
+        "read",
+        "Read what is said to stop, and tick it if you go on all the same.");
+    problems.refuseIfAny();
+    return new Said(on, bestBefore, opened, read);
+  }
+
+  private static Event.Charged event(Plan plan, Plan.Filled fill, Said said) {
+    Wish wish = plan.wish();
+    return new Event.Charged(
+        wish.method(),
+        wish.herbs().stream().map(h -> herb(h, fill.share())).toList(),
+        wish.oils().stream().map(o -> oil(o, said)).toList(),
+        fill.pouredMl(),
+        "",
+        Event.JarIn.of(fill.jar()),
+        wish.coverMm(),
+        wish.use(),
+        wish.place().stand(),
+        said.on(),
+        0,
+        false,
+        true,
+        new Event.Manner(
+            wish.blended(),
+            spirit(plan, fill.share()),
+            wish.again().isEmpty() ? null : wish.again(),
+            said.read()));
+  }
+
+  private static Event.HerbIn herb(Wish.InHerb herb, double share) {
+    return new Event.HerbIn(
+        herb.portion().herb().key(),
+        herb.portion().part(),
+        herb.portion().cut(),
+        herb.portion().state(),
+        herb.massG().times(share),
+        herb.portion().waterFraction(),
+        herb.text(),
+        herb.lotId());
+  }
+
+  /** An oil with its lot's dates; a lot that was closed is opened now. */
+  private static Event.OilIn oil(InOil oil, Said said) {
+    Optional<LotRecord> lot = oil.lot();
+    if (lot.isEmpty()) {
+      return new Event.OilIn(
+          oil.carrier().key(), oil.share(), said.bestBefore(), said.opened(), null, null);
+    }
+    LotDetails details = lot.get().lot().details();
+    return new Event.OilIn(
+        oil.carrier().key(),
+        oil.share(),
+        details.bestBefore(),
+        details.openedOn() == null ? said.on() : details.openedOn(),
+        details.boughtOn(),
+        lot.get().id());
+  }
+
+  private static Event.@Nullable SpiritIn spirit(Plan plan, double share) {
+    Wish.InSpirit spirit = plan.wish().spirit().orElse(null);
+    if (spirit == null) {
+      return null;
+    }
+    double massG = plan.spirit().orElseThrow().spiritMassG() * share / plan.share();
+    return new Event.SpiritIn(
+        spirit.abvPercent(), massG, "", spirit.lot().map(LotRecord::id).orElse(null));
+  }
+
+  private static LocalDate orToday(@Nullable String typed, LocalDate today) {
+    return Optional.ofNullable(Dates.read(typed)).orElse(today);
+  }
+}

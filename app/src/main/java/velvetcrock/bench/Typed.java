@@ -1,0 +1,73 @@
+package velvetcrock.bench;
+
+import java.util.Locale;
+import java.util.Objects;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Figures;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+
+/** Reads what is typed at the bench. */
+final class Typed {
+  private static final int SHOWN = 40;
+
+  private Typed() {}
+
+  static String text(@Nullable String text) {
+    return text == null ? "" : text.strip();
+  }
+
+  static boolean blank(@Nullable String text) {
+    return text(text).isEmpty();
+  }
+
+  /**
+   * A number in bounds.
+   *
+   * @param what what it is a number of, for the error
+   */
+  static double number(@Nullable String text, double low, double high, String what) {
+    String typed = text(text);
+    double value;
+    try {
+      value = Double.parseDouble(typed.replace(',', '.').replaceFirst("\\s*(mm|%)$", ""));
+    } catch (NumberFormatException e) {
+      throw new Refused("", "“" + shown(typed) + "” is not a number of " + what + ".");
+    }
+    if (!(value >= low && value <= high)) {
+      throw new Refused(
+          "",
+          "Between "
+              + Figures.plain(low)
+              + " and "
+              + Figures.plain(high)
+              + " "
+              + what
+              + "; "
+              + shown(typed)
+              + " was read.");
+    }
+    return value;
+  }
+
+  private static String shown(String typed) {
+    return typed.length() > SHOWN ? typed.substring(0, SHOWN) + "…" : typed;
+  }
+
+  static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
+    try {
+      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new Refused(field, "Choose one of the list.");
+    }
+  }
+
+  /** Runs a step whose problems all belong to one field of the form. */
+  static <T> T at(String field, Supplier<T> step) {
+    Problems problems = new Problems();
+    T result = problems.attempt(field, step);
+    problems.refuseIfAny();
+    return Objects.requireNonNull(result);
+  }
+}

@@ -1,0 +1,86 @@
+package velvetcrock.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Range;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Method;
+import velvetcrock.drawer.LotRecord;
+import velvetcrock.kitchen.Place;
+
+/**
+ * The bench's sentence as read: what was typed, as values.
+ *
+ * @param oilMl oil where it was said how full the jar is; empty where a ratio decides
+ * @param ratio oil per herb; null for the smallest that covers
+ * @param jar the vessel; null for the jar that fits best
+ * @param method a way of warming, or as cool as it stands
+ * @param blended whether herb and oil are blended together
+ */
+record Wish(
+    List<InHerb> herbs,
+    List<InOil> oils,
+    Optional<Range> oilMl,
+    String ratioKind,
+    @Nullable Double ratio,
+    @Nullable Jar jar,
+    double coverMm,
+    Place place,
+    Use use,
+    Method method,
+    boolean blended,
+    Optional<InSpirit> spirit,
+    String again) {
+
+  /**
+   * A herb that goes in.
+   *
+   * @param portion in the middle of what it may weigh
+   * @param massG what it may weigh, g
+   * @param text what was typed for it
+   */
+  record InHerb(HerbPortion portion, Range massG, String text, Optional<LotRecord> lot) {
+    @Nullable UUID lotId() {
+      return lot.map(LotRecord::id).orElse(null);
+    }
+  }
+
+  /** A carrier that goes in. */
+  record InOil(Carrier carrier, double share, Optional<LotRecord> lot) {}
+
+  /**
+   * Spirit to dampen with.
+   *
+   * @param dose g to a g of herb
+   */
+  record InSpirit(double abvPercent, double dose, Optional<LotRecord> lot) {}
+
+  /** The herbs as portions. */
+  List<HerbPortion> portions() {
+    return herbs.stream().map(InHerb::portion).toList();
+  }
+
+  /** What all herbs may weigh together, g. */
+  Range herbG() {
+    return herbs.stream().map(InHerb::massG).reduce(Range.exactly(0), Range::plus);
+  }
+
+  /** The carriers in their shares. */
+  CarrierBlend blend() {
+    return new CarrierBlend(
+        oils.stream().map(o -> new CarrierBlend.Share(o.carrier(), o.share())).toList());
+  }
+
+  /**
+   * The oil's temperature while it draws, °C: the method's where it is warmed, else the place's.
+   */
+  double drawsAtC() {
+    return method.heated() || method == Method.SPIRIT ? method.celsius() : place.celsius();
+  }
+}

@@ -1,0 +1,366 @@
+package velvetcrock.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import velvetcrock.bench.BenchForm.HerbRow;
+import velvetcrock.bench.BenchForm.OilRow;
+import velvetcrock.bench.Wish.InHerb;
+import velvetcrock.bench.Wish.InOil;
+import velvetcrock.bench.Wish.InSpirit;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.charge.ByEye;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.CrossCheck;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.moisture.Moisture;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.drawer.LotRecord;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.JarAtHand;
+import velvetcrock.kitchen.Place;
+
+/** Reads the bench's sentence, with the lots that it means. */
+@Service
+class WishReader {
+  private static final double LEAST_PARTS = 0.001;
+  private static final double MOST_PARTS = 100_000;
+  private static final double WETTEST_PERCENT = 97;
+
+  private final Catalogues catalogues;
+  private final Drawer drawer;
+
+  WishReader(Catalogues catalogues, Drawer drawer) {
+    this.catalogues = catalogues;
+    this.drawer = drawer;
+  }
+
+  /** The things of the household that a sentence can name. */
+  record Bench(Kitchen kitchen, List<JarAtHand> jars, List<Place> places) {}
+
+  /** A herb whose amount is still to be found. */
+  private record Kindred(Herb herb, Part part, Cut cut, HerbState state, Optional<LotRecord> lot) {}
+
+  /**
+   * Reads the sentence.
+   *
+   * @param form completed
+   * @throws Refused at every field that cannot be read
+   */
+  Wish read(BenchForm form, Bench bench) {
+    Problems problems = new Problems();
+    List<HerbRow> rows = Objects.requireNonNull(form.herbs());
+    List<Kindred> herbs = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      HerbRow row = rows.get(i);
+      Kindred herb = problems.attempt("herbs[" + i + "]", () -> kindred(row));
+      herbs.add(herb);
+    }
+    List<InOil> oils = new ArrayList<>();
+    List<OilRow> oilRows = Objects.requireNonNull(form.oils());
+    for (int i = 0; i < oilRows.size(); i++) {
+      OilRow row = oilRows.get(i);
+      oils.add(problems.attempt("oils[" + i + "]", () -> oil(row)));
+    }
+    Use use = problems.attempt("use", () -> Typed.named(Use.class, form.use(), "use"));
+    String kind = Typed.text(form.ratioKind());
+    problems.require(
+        List.of("weight", "volume", "fill").contains(kind),
+        "ratioKind",
+        "By weight, by volume or by filling a jar.");
+    Double ratio = problems.attempt("ratio", () -> ratio(form.ratio()));
+    Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.jar()), bench.jars()));
+    problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
+    Double cover =
+        problems.attempt("cover", () -> Typed.number(form.cover(), 0, 200, "mm of cover"));
+    Place place = problems.attempt("place", () -> place(Typed.text(form.place()), bench.places()));
+    boolean byEye = kind.equals("fill") && Typed.blank(form.amount());
+    boolean weighedEach = rows.size() > 1 && rows.stream().allMatch(r -> weight(r, bench) != null);
+    problems.require(
+        !Typed.blank(form.amount()) || byEye || weighedEach,
+        "amount",
+        "Say how much herb you have, such as 60 g or 2 cups.");
+    problems.refuseIfAny();
+
+    Method method =
+        Typed.blank(form.method())
+            ? place.method()
+            : Typed.named(Method.class, form.method(), "method");
+    Optional<ByEye> eye =
+        byEye ? Optional.of(byEye(form, herbs, Objects.requireNonNull(jar))) : Optional.empty();
+    List<Range> masses =
+        eye.map(ByEye::eachG).orElseGet(() -> masses(form, herbs, bench, weighedEach));
+    if (kind.equals("fill") && eye.isEmpty()) {
+      agreesWithJar(form, herbs, masses, Objects.requireNonNull(jar));
+    }
+    List<InHerb> in = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      in.add(portion(rows.get(i), i, herbs.get(i), masses.get(i), form, bench));
+    }
+    return new Wish(
+        in,
+        oils,
+        eye.map(ByEye::oilMl),
+        kind,
+        ratio,
+        jar,
+        cover,
+        place,
+        use,
+        method,
+        !Typed.blank(form.slurry()),
+        method == Method.SPIRIT ? Optional.of(spirit(form)) : Optional.empty(),
+        Typed.text(form.again()));
+  }
+
+  private Kindred kindred(HerbRow row) {
+    Herb herb = catalogue().herb(Typed.text(row.herb()));
+    HerbState state = Typed.named(HerbState.class, row.state(), "state");
+    Optional<LotRecord> lot = lot(Kind.HERB, herb.key(), state, Typed.text(row.lot()));
+    return new Kindred(
+        herb,
+        lot.map(l -> l.lot().details().part()).orElseGet(() -> part(herb, Typed.text(row.part()))),
+        Typed.named(Cut.class, row.cut(), "cut"),
+        state,
+        lot);
+  }
+
+  private InOil oil(OilRow row) {
+    Carrier carrier = catalogue().carrier(Typed.text(row.carrier()));
+    double share = Typed.number(row.share(), LEAST_PARTS, MOST_PARTS, "parts");
+    return new InOil(carrier, share, lot(Kind.CARRIER, carrier.key(), null, Typed.text(row.lot())));
+  }
+
+  private Optional<LotRecord> lot(
+      Kind kind, String thing, @Nullable HerbState state, String named) {
+    return named.equals(BenchForm.NO_LOT)
+        ? Optional.empty()
+        : drawer.meant(kind, thing, state, named);
+  }
+
+  private InSpirit spirit(BenchForm form) {
+    Optional<LotRecord> lot = lot(Kind.SPIRIT, "", null, Typed.text(form.spiritLot()));
+    double abv =
+        lot.map(l -> Objects.requireNonNull(l.lot().details().abvPercent()))
+            .orElseGet(() -> Typed.at("abv", () -> Typed.number(form.abv(), 20, 100, "% vol")));
+    double dose =
+        Typed.at(
+            "dose", () -> Typed.number(form.dose(), 0.25, 1, "grams of spirit to a gram of herb"));
+    return new InSpirit(abv, dose, lot);
+  }
+
+  /** What each herb weighs: on its own scale pan, or its part of them all. */
+  private List<Range> masses(
+      BenchForm form, List<Kindred> herbs, Bench bench, boolean weighedEach) {
+    List<HerbRow> rows = Objects.requireNonNull(form.herbs());
+    if (weighedEach) {
+      return rows.stream().map(r -> Objects.requireNonNull(weight(r, bench)).amount()).toList();
+    }
+    if (rows.size() == 1) {
+      return List.of(grams(form, herbs.get(0), bench));
+    }
+    List<Double> parts = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      String typed = Typed.text(rows.get(i).parts()).replaceFirst("\\s*parts?$", "");
+      parts.add(
+          Typed.at(
+              "herbs[" + i + "].parts",
+              () -> Typed.number(typed, LEAST_PARTS, MOST_PARTS, "parts")));
+    }
+    double all = parts.stream().mapToDouble(Double::doubleValue).sum();
+    Range total =
+        Typed.at(
+            "amount",
+            () -> {
+              Measure measure = new MeasureReader(bench.kitchen()).read(Typed.text(form.amount()));
+              if (!measure.isWeight()) {
+                throw new Refused(
+                    "amount", "A blend is weighed: give its weight in all, such as 60 g.");
+              }
+              return measure.amount();
+            });
+    return parts.stream().map(p -> total.times(p / all)).toList();
+  }
+
+  /** A blend's row as a weight; null where it is parts. */
+  private static @Nullable Measure weight(HerbRow row, Bench bench) {
+    try {
+      Measure measure = new MeasureReader(bench.kitchen()).read(Typed.text(row.parts()));
+      return measure.isWeight() ? measure : null;
+    } catch (Refused refused) {
+      return null;
+    }
+  }
+
+  private Range grams(BenchForm form, Kindred herb, Bench bench) {
+    return Typed.at(
+        "amount",
+        () ->
+            Amounts.herbMassG(
+                CrossCheck.read(Typed.text(form.amount()), bench.kitchen(), substance(herb)),
+                herb.herb(),
+                herb.part(),
+                herb.cut(),
+                herb.state(),
+                catalogue()));
+  }
+
+  private CrossCheck.Substance substance(Kindred herb) {
+    return new CrossCheck.Substance(
+        catalogue().looseDensity(herb.herb(), herb.part(), herb.cut(), herb.state()),
+        catalogue().looseRange(herb.herb(), herb.part(), herb.cut(), herb.state()),
+        true);
+  }
+
+  private ByEye byEye(BenchForm form, List<Kindred> herbs, Jar jar) {
+    List<HerbRow> rows = Objects.requireNonNull(form.herbs());
+    double herbShare = share("herbFill", form.herbFill());
+    double fillShare = share("oilFill", form.oilFill());
+    ByEye.Packing packing =
+        Typed.at("packing", () -> Typed.named(ByEye.Packing.class, form.packing(), "packing"));
+    List<ByEye.Filling> fillings = new ArrayList<>();
+    for (int i = 0; i < herbs.size(); i++) {
+      Kindred h = herbs.get(i);
+      String typed = rows.get(i).parts();
+      double parts =
+          Typed.at(
+              "herbs[" + i + "].parts",
+              () -> Typed.number(typed, LEAST_PARTS, MOST_PARTS, "parts"));
+      fillings.add(new ByEye.Filling(h.herb(), h.part(), h.cut(), h.state(), parts));
+    }
+    return Typed.at(
+        "oilFill", () -> ByEye.ofShares(jar, fillings, packing, herbShare, fillShare, catalogue()));
+  }
+
+  private static double share(String field, @Nullable String typed) {
+    return Typed.at(field, () -> Typed.number(typed, 0.05, 1, "share of the jar"));
+  }
+
+  /** Where the herb is weighed and the jar is said to be so full, the two have to agree. */
+  private void agreesWithJar(BenchForm form, List<Kindred> herbs, List<Range> masses, Jar jar) {
+    if (herbs.size() > 1) {
+      return;
+    }
+    double ml = share("herbFill", form.herbFill()) * jar.brimMl();
+    Typed.at(
+        "amount",
+        () -> {
+          CrossCheck check =
+              CrossCheck.of(
+                  masses.get(0).middle() + " g",
+                  ml + " ml",
+                  Kitchen.METRIC,
+                  substance(herbs.get(0)));
+          check.refuseIfApart();
+          return check;
+        });
+  }
+
+  private InHerb portion(
+      HerbRow row, int index, Kindred herb, Range massG, BenchForm form, Bench bench) {
+    String at = "herbs[" + index + "].";
+    double water = water(row, at, herb, massG.middle(), bench);
+    HerbPortion portion =
+        Typed.at(
+            "amount",
+            () ->
+                new HerbPortion(
+                    herb.herb(), herb.part(), herb.cut(), herb.state(), massG.middle(), water));
+    boolean alone = Objects.requireNonNull(form.herbs()).size() == 1;
+    return new InHerb(portion, massG, Typed.text(alone ? form.amount() : row.parts()), herb.lot());
+  }
+
+  /**
+   * The water that goes in with a herb: as typed, from its weight when fresh, its lot's own, or
+   * what is usual; and what clings to it from rinsing.
+   */
+  private double water(HerbRow row, String at, Kindred herb, double massG, Bench bench) {
+    MeasureReader reader = new MeasureReader(bench.kitchen());
+    double water =
+        herb.lot()
+            .map(l -> l.lot().waterFraction(catalogue()))
+            .orElse(herb.herb().waterFraction(herb.state()));
+    double unrinsedG =
+        Typed.blank(row.unrinsed())
+            ? massG
+            : Typed.at(at + "unrinsed", () -> weighed(reader, Typed.text(row.unrinsed())));
+    if (!Typed.blank(row.water())) {
+      water =
+          Typed.at(at + "water", () -> Typed.number(row.water(), 0, WETTEST_PERCENT, "% of water"))
+              / 100;
+    } else if (!Typed.blank(row.fresh()) && herb.state() == HerbState.WILTED) {
+      double dryMatter =
+          Typed.at(at + "fresh", () -> weighed(reader, Typed.text(row.fresh())))
+              * (1 - herb.herb().waterFresh());
+      water = Typed.at(at + "fresh", () -> Moisture.fractionOf(dryMatter, unrinsedG));
+    }
+    if (unrinsedG == massG) {
+      return water;
+    }
+    double before = water;
+    return Typed.at(at + "unrinsed", () -> Moisture.rinsed(unrinsedG, before, massG));
+  }
+
+  private static double weighed(MeasureReader reader, String text) {
+    Measure measure = reader.read(text);
+    if (!measure.isWeight()) {
+      throw new Refused("", "“" + text + "” is no weight: weigh it.");
+    }
+    return measure.amount().middle();
+  }
+
+  private static Part part(Herb herb, String typed) {
+    return herb.parts().stream()
+        .filter(p -> p.name().equalsIgnoreCase(typed))
+        .findFirst()
+        .orElse(herb.bestPart());
+  }
+
+  private static @Nullable Double ratio(@Nullable String typed) {
+    String plain = Typed.text(typed).replaceFirst("^1\\s*:\\s*", "");
+    return plain.isEmpty()
+        ? null
+        : Typed.number(plain, 0.01, Ratio.MOST, "parts of oil to one of herb");
+  }
+
+  private static @Nullable Jar jar(String key, List<JarAtHand> jars) {
+    if (key.isEmpty()) {
+      return null;
+    }
+    return jars.stream()
+        .map(JarAtHand::jar)
+        .filter(j -> j.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new Refused("jar", "Choose one of the jars."));
+  }
+
+  private static Place place(String id, List<Place> places) {
+    return places.stream()
+        .filter(p -> p.id().toString().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refused("place", "Choose where it is to stand."));
+  }
+
+  private Catalogue catalogue() {
+    return catalogues.current();
+  }
+}

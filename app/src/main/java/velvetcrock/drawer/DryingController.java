@@ -1,0 +1,292 @@
+package velvetcrock.drawer;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.DryingEvent;
+import velvetcrock.core.drawer.DryingEvent.Snap;
+import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.moisture.DryingCurve.Way;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Dates;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+import velvetcrock.web.Forms;
+
+/** Loads that dry: hung up, weighed now and then, bent, and put away as a lot. */
+@Controller
+class DryingController {
+  private final Dryings dryings;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final Clock clock;
+
+  DryingController(Dryings dryings, Households households, Catalogues catalogues, Clock clock) {
+    this.dryings = dryings;
+    this.households = households;
+    this.catalogues = catalogues;
+    this.clock = clock;
+  }
+
+  /** Whatever is typed on the drying pages. */
+  record DryingForm(
+      @Nullable String herb,
+      @Nullable String part,
+      @Nullable String cut,
+      @Nullable String way,
+      @Nullable String amount,
+      @Nullable String water,
+      @Nullable String origin,
+      @Nullable String from,
+      @Nullable String begunOn,
+      @Nullable String what,
+      @Nullable String snap,
+      @Nullable String happened,
+      @Nullable String key) {
+    static DryingForm empty() {
+      return new DryingForm(
+          null, null, null, null, null, null, null, null, null, null, null, null, null);
+    }
+  }
+
+  @GetMapping("/drawer/drying/new")
+  String newLoad(DryingForm form, Model model) {
+    return beginPage(form, FieldErrors.none(), model);
+  }
+
+  @PostMapping("/drawer/drying")
+  String begin(
+      DryingForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    Household house = households.current();
+    UUID[] begun = new UUID[1];
+    String shown =
+        Forms.saved(
+            () -> {
+              begun[0] =
+                  dryings.begin(
+                      begun(form, house),
+                      begunAt(form, house),
+                      Optional.ofNullable(form.key()).orElse(""));
+              return "It dries. Weigh it now and then and the curve finds itself.";
+            },
+            "/drawer",
+            flash,
+            response,
+            errors -> beginPage(form, errors, model));
+    return begun[0] == null ? shown : "redirect:/drawer/drying/" + begun[0];
+  }
+
+  @GetMapping("/drawer/drying/{id}")
+  String load(@PathVariable UUID id, Model model) {
+    return loadPage(id, DryingForm.empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/drawer/drying/{id}/log")
+  String log(
+      @PathVariable UUID id,
+      DryingForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Household house = households.current();
+    return Forms.saved(
+        () -> {
+          dryings.append(
+              id,
+              event(form, house),
+              happened(form, house),
+              null,
+              Optional.ofNullable(form.key()).orElse(""));
+          return "Noted.";
+        },
+        "/drawer/drying/" + id,
+        flash,
+        response,
+        errors -> loadPage(id, form, errors, model));
+  }
+
+  @PostMapping("/drawer/drying/{id}/put-away")
+  String putAway(
+      @PathVariable UUID id,
+      DryingForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Household house = households.current();
+    return Forms.saved(
+        () -> {
+          String typed = LotForm.text(form.amount());
+          Double massG = typed.isEmpty() ? null : (Double) grams(typed, house);
+          dryings.putAway(id, massG, typed, Optional.ofNullable(form.key()).orElse(""));
+          return "Put away: it is a lot of dried herb now.";
+        },
+        "/drawer",
+        flash,
+        response,
+        errors -> loadPage(id, form, errors, model));
+  }
+
+  @PostMapping("/drawer/drying/{id}/entries/{entry}/undo")
+  String undo(@PathVariable UUID id, @PathVariable UUID entry, RedirectAttributes flash) {
+    try {
+      dryings.undo(id, entry);
+      flash.addFlashAttribute("notice", "Taken back. The log keeps both.");
+    } catch (Refused refused) {
+      flash.addFlashAttribute("problem", refused.problems().get(0).message());
+    }
+    return "redirect:/drawer/drying/" + id;
+  }
+
+  private DryingEvent.Begun begun(DryingForm form, Household house) {
+    Problems problems = new Problems();
+    Herb herb =
+        problems.attempt("herb", () -> catalogues.current().herb(LotForm.text(form.herb())));
+    Way way = problems.attempt("way", () -> named(Way.class, form.way(), "way"));
+    Cut cut = problems.attempt("cut", () -> named(Cut.class, form.cut(), "cut"));
+    Double massG = problems.attempt("amount", () -> grams(LotForm.text(form.amount()), house));
+    Double water = problems.attempt("water", () -> percent(form.water()));
+    Origin origin = problems.attempt("origin", () -> named(Origin.class, form.origin(), "origin"));
+    problems.refuseIfAny();
+    Herb of = Objects.requireNonNull(herb);
+    Part part =
+        of.parts().stream()
+            .filter(p -> p.name().equalsIgnoreCase(LotForm.text(form.part())))
+            .findFirst()
+            .orElse(of.bestPart());
+    return new DryingEvent.Begun(
+        of.key(),
+        part,
+        cut,
+        way,
+        massG,
+        LotForm.text(form.amount()),
+        water == null ? of.waterFresh() : water,
+        origin,
+        LotForm.text(form.from()));
+  }
+
+  private @Nullable Instant begunAt(DryingForm form, Household house) {
+    LocalDate on = Dates.read(form.begunOn());
+    LocalDate today = households.today(house);
+    return on == null || on.equals(today)
+        ? null
+        : on.atTime(LocalTime.NOON).atZone(house.zone()).toInstant();
+  }
+
+  private DryingEvent event(DryingForm form, Household house) {
+    return switch (LotForm.text(form.what())) {
+      case "weighed" -> {
+        String typed = LotForm.text(form.amount());
+        yield new DryingEvent.Weighed(grams(typed, house), typed);
+      }
+      case "snapped" -> new DryingEvent.Snapped(named(Snap.class, form.snap(), "snap"));
+      case "water-known" -> {
+        Double water = percent(form.water());
+        if (water == null) {
+          throw new Refused("water", "Say how much water it held, such as 82 %.");
+        }
+        yield new DryingEvent.WaterKnown(water);
+      }
+      case "thrown-out" -> new DryingEvent.ThrownOut();
+      default -> throw new Refused("what", "Choose what happened.");
+    };
+  }
+
+  private @Nullable Instant happened(DryingForm form, Household house) {
+    String typed = LotForm.text(form.happened());
+    if (typed.isEmpty()) {
+      return null;
+    }
+    try {
+      return LocalDateTime.parse(typed).atZone(house.zone()).toInstant();
+    } catch (DateTimeParseException e) {
+      throw new Refused("happened", "“" + typed + "” is not a date and time.");
+    }
+  }
+
+  private double grams(String typed, Household house) {
+    if (typed.isEmpty()) {
+      throw new Refused("amount", "Weigh it, such as 240 g.");
+    }
+    Problems problems = new Problems();
+    Measure measure =
+        problems.attempt("amount", () -> new MeasureReader(house.kitchen()).read(typed));
+    problems.require(
+        measure == null || measure.isWeight(),
+        "amount",
+        "“" + typed + "” is no weight: what dries is weighed.");
+    problems.refuseIfAny();
+    return measure.amount().middle();
+  }
+
+  private static @Nullable Double percent(@Nullable String typed) {
+    String text = LotForm.text(typed).replace(',', '.').replaceFirst("\\s*%$", "");
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      return Double.parseDouble(text) / 100;
+    } catch (NumberFormatException e) {
+      throw new Refused("water", "“" + text + "” is not a number of % of water.");
+    }
+  }
+
+  private static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
+    try {
+      return Enum.valueOf(type, LotForm.text(name).toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new Refused(field, "Choose one of the list.");
+    }
+  }
+
+  private String beginPage(DryingForm form, FieldErrors errors, Model model) {
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute(
+        "herbs",
+        catalogues.current().herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
+    model.addAttribute("parts", Part.values());
+    model.addAttribute("cuts", Cut.values());
+    model.addAttribute("ways", Way.values());
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "drawer/drying-new";
+  }
+
+  private String loadPage(UUID id, DryingForm form, FieldErrors errors, Model model) {
+    Formats fmt = households.formats(households.current());
+    model.addAttribute(
+        "view",
+        DryingView.of(
+            dryings.load(id), dryings.log(id), catalogues.current(), fmt, clock.instant()));
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("key", UUID.randomUUID().toString());
+    return "drawer/drying";
+  }
+}

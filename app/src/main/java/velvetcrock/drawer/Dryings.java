@@ -1,0 +1,200 @@
+package velvetcrock.drawer;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.Drying;
+import velvetcrock.core.drawer.DryingEvent;
+import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.KindNames;
+import velvetcrock.web.NotFound;
+
+/** The loads that dry; kept as {@link Drawer} keeps lots. */
+@Service
+public class Dryings {
+  private static final KindNames<DryingEvent> NAMES = new KindNames<>(names());
+
+  private final LoadRepository loads;
+  private final Drawer drawer;
+  private final DrawerLog log;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final EntityManager database;
+
+  Dryings(
+      LoadRepository loads,
+      Drawer drawer,
+      DrawerLog log,
+      Households households,
+      Catalogues catalogues,
+      EntityManager database) {
+    this.loads = loads;
+    this.drawer = drawer;
+    this.log = log;
+    this.households = households;
+    this.catalogues = catalogues;
+    this.database = database;
+  }
+
+  private static Map<String, Class<? extends DryingEvent>> names() {
+    Map<String, Class<? extends DryingEvent>> names = new LinkedHashMap<>();
+    names.put("begun", DryingEvent.Begun.class);
+    names.put("weighed", DryingEvent.Weighed.class);
+    names.put("snapped", DryingEvent.Snapped.class);
+    names.put("water-known", DryingEvent.WaterKnown.class);
+    names.put("put-away", DryingEvent.PutAway.class);
+    names.put("thrown-out", DryingEvent.ThrownOut.class);
+    names.put("struck", DryingEvent.Struck.class);
+    return names;
+  }
+
+  /** The loads that dry, the longest there first. */
+  @Transactional(readOnly = true)
+  public List<LoadRecord> standing(int most) {
+    return loads.standing(Limit.of(most)).stream().map(this::record).toList();
+  }
+
+  /** How many loads dry. */
+  @Transactional(readOnly = true)
+  public long count() {
+    return loads.countStanding();
+  }
+
+  /**
+   * A load.
+   *
+   * @throws NotFound if there is none of that id here
+   */
+  @Transactional(readOnly = true)
+  public LoadRecord load(UUID id) {
+    return record(loads.findById(id).orElseThrow(Dryings::noLoad));
+  }
+
+  @Transactional(readOnly = true)
+  List<DrawerLog.Line<DryingEvent>> log(UUID id) {
+    return log.lines(id, NAMES);
+  }
+
+  /**
+   * Hangs a load up or spreads it.
+   *
+   * @return its id
+   * @throws Refused at the field that cannot be
+   */
+  @Transactional
+  public UUID begin(DryingEvent.Begun begun, @Nullable Instant at, String key) {
+    Optional<UUID> before = log.subjectOf(key);
+    if (before.isPresent()) {
+      return before.get();
+    }
+    catalogues.current().herb(begun.herb());
+    UUID id = UUID.randomUUID();
+    List<Entry<DryingEvent>> all = log.with(List.<Entry<DryingEvent>>of(), begun, at, null);
+    Drying drying = Drying.fold(all);
+    database.persist(new LoadRow(id, drying, log.json(drying), log.now()));
+    log.write(id, all, NAMES, key);
+    return id;
+  }
+
+  /**
+   * Adds an entry to a load's log.
+   *
+   * @throws NotFound if there is no such load here
+   * @throws Refused if the log could not have gone so: a weighing that rises or falls below dry
+   *     matter is questioned at {@code amount}
+   */
+  @Transactional
+  public Drying append(
+      UUID id, DryingEvent event, @Nullable Instant at, @Nullable UUID replaces, String key) {
+    LoadRow row = loads.lock(id).orElseThrow(Dryings::noLoad);
+    if (log.subjectOf(key).isPresent()) {
+      return record(row).drying();
+    }
+    if (!record(row).drying().standing() && replaces == null) {
+      throw new Refused("kind", "It has been put away already.");
+    }
+    List<Entry<DryingEvent>> all = log.with(log.of(id, NAMES), event, at, replaces);
+    Drying drying = Drying.fold(all);
+    log.write(id, all, NAMES, key);
+    row.become(drying, log.json(drying));
+    return drying;
+  }
+
+  /** Takes an entry back by adding one that replaces it. */
+  @Transactional
+  public void undo(UUID id, UUID entryId) {
+    if (!load(id).drying().standing()) {
+      throw new Refused("replaces", "It is a lot by now. Count the lot instead.");
+    }
+    append(id, new DryingEvent.Struck(), null, entryId, "undo:" + entryId);
+  }
+
+  /**
+   * Puts a dry load away as a dried lot.
+   *
+   * @param massG what it weighs, g; the last weighing if null
+   * @return the lot
+   * @throws Refused at {@code snap} unless it crumbles, at {@code amount} for a weight that cannot
+   *     be
+   */
+  @Transactional
+  public UUID putAway(UUID id, @Nullable Double massG, String text, String key) {
+    Optional<UUID> before = log.subjectOf("lot:" + key);
+    if (before.isPresent()) {
+      return before.get();
+    }
+    Drying drying =
+        massG == null
+            ? load(id).drying()
+            : append(id, new DryingEvent.Weighed(massG, text), null, null, "weigh:" + key);
+    double water = drying.waterWhenCrisp();
+    DryingEvent.Begun begun = drying.begun();
+    Household house = households.current();
+    UUID lot =
+        drawer.add(
+            new LotDetails(
+                LotDetails.Kind.HERB,
+                begun.herb(),
+                "",
+                begun.part(),
+                begun.cut(),
+                HerbState.DRIED,
+                water,
+                begun.origin(),
+                begun.from(),
+                drying.begunAt().atZone(house.zone()).toLocalDate(),
+                null,
+                null,
+                null,
+                null,
+                begun.origin() == LotDetails.Origin.BOUGHT ? null : 0L),
+            drying.massG(),
+            text,
+            null,
+            "lot:" + key);
+    append(id, new DryingEvent.PutAway(drying.massG(), water, lot), null, null, key);
+    return lot;
+  }
+
+  private LoadRecord record(LoadRow row) {
+    return new LoadRecord(row.id(), log.read(row.state(), Drying.class));
+  }
+
+  private static NotFound noLoad() {
+    return new NotFound("There is no such load in your drawer.");
+  }
+}

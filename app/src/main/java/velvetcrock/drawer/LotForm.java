@@ -1,0 +1,298 @@
+package velvetcrock.drawer;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Wax;
+import velvetcrock.core.measure.CrossCheck;
+import velvetcrock.core.measure.CrossCheck.Substance;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.spirit.EthanolWater;
+import velvetcrock.web.Dates;
+
+/**
+ * A lot as it was typed.
+ *
+ * @param amount how much, by weight or volume
+ * @param other the same by the other measure, to check the first; may be empty
+ * @param price what was paid, {@code free}, or empty
+ * @param key names this putting, so that a second tap makes no second lot
+ */
+record LotForm(
+    @Nullable String kind,
+    @Nullable String thing,
+    @Nullable String name,
+    @Nullable String part,
+    @Nullable String cut,
+    @Nullable String state,
+    @Nullable String water,
+    @Nullable String origin,
+    @Nullable String from,
+    @Nullable String harvestedOn,
+    @Nullable String boughtOn,
+    @Nullable String openedOn,
+    @Nullable String bestBefore,
+    @Nullable String abv,
+    @Nullable String price,
+    @Nullable String amount,
+    @Nullable String other,
+    @Nullable String key) {
+
+  private static final double PERCENT = 100;
+
+  static LotForm empty(String kind, @Nullable String thing) {
+    return new LotForm(
+        kind, thing, null, null, "CUT", "DRIED", null, null, null, null, null, null, null, null,
+        null, null, null, null);
+  }
+
+  /** What is known of a lot, to be said anew. */
+  static LotForm of(Lot lot) {
+    LotDetails d = lot.details();
+    Double water = d.waterFraction();
+    Long price = d.priceMinor();
+    return new LotForm(
+        d.kind().name(),
+        d.thing(),
+        d.name(),
+        name(d.part()),
+        name(d.cut()),
+        name(d.state()),
+        water == null ? "" : plain(water * PERCENT),
+        d.origin().name(),
+        d.from(),
+        day(d.harvestedOn()),
+        day(d.boughtOn()),
+        day(d.openedOn()),
+        day(d.bestBefore()),
+        d.abvPercent() == null ? "" : plain(d.abvPercent()),
+        price == null ? "" : price == 0 ? "free" : plain(price / PERCENT),
+        null,
+        null,
+        null);
+  }
+
+  /** What it is, for showing the form; a herb where that cannot be read. */
+  Kind kindOrHerb() {
+    try {
+      return lotKind();
+    } catch (Refused refused) {
+      return Kind.HERB;
+    }
+  }
+
+  /**
+   * What it is.
+   *
+   * @throws Refused at {@code kind}
+   */
+  Kind lotKind() {
+    try {
+      return Kind.valueOf(text(kind).toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new Refused("kind", "A herb, an oil, spirit or wax.");
+    }
+  }
+
+  /**
+   * What the lot is.
+   *
+   * @throws Refused at every field that cannot be read
+   */
+  LotDetails details(Catalogue catalogue, LocalDate today) {
+    Kind is = lotKind();
+    Problems problems = new Problems();
+    boolean herb = is == Kind.HERB;
+    String key = is == Kind.SPIRIT ? "" : text(thing);
+    problems.attempt("thing", () -> known(is, key, catalogue));
+    Part ofPart = herb ? problems.attempt("part", () -> part(catalogue, key)) : null;
+    Cut ofCut = herb ? problems.attempt("cut", () -> named(Cut.class, cut, "cut")) : null;
+    HerbState inState =
+        herb ? problems.attempt("state", () -> named(HerbState.class, state, "state")) : null;
+    Origin by = problems.attempt("origin", () -> origin(herb));
+    Double waterPercent = problems.attempt("water", () -> number(water, "% of water"));
+    Double strength =
+        is == Kind.SPIRIT ? problems.attempt("abv", () -> number(abv, "% vol")) : null;
+    LocalDate harvested = past(problems, "harvestedOn", harvestedOn, today);
+    LocalDate bought = past(problems, "boughtOn", boughtOn, today);
+    LocalDate opened = past(problems, "openedOn", openedOn, today);
+    LocalDate until = problems.attempt("bestBefore", () -> Dates.read(bestBefore));
+    Long minor = problems.attempt("price", this::priceMinor);
+    problems.refuseIfAny();
+    return new LotDetails(
+        is,
+        key,
+        text(name),
+        ofPart,
+        ofCut,
+        inState,
+        waterPercent == null || !herb ? null : waterPercent / PERCENT,
+        by,
+        text(from),
+        herb ? harvested : null,
+        bought,
+        herb ? null : opened,
+        until,
+        strength,
+        minor);
+  }
+
+  /**
+   * How much there is, in the unit of the lot. Where weight and volume are both given they have to
+   * agree.
+   *
+   * @throws Refused at {@code amount}
+   */
+  double amountOf(LotDetails details, Kitchen kitchen, Catalogue catalogue) {
+    String typed = text(other).isEmpty() ? text(amount) : text(amount) + " = " + text(other);
+    if (typed.isEmpty()) {
+      throw new Refused("amount", "Say how much there is, such as 180 g or 500 ml.");
+    }
+    return switch (details.kind()) {
+      case HERB -> {
+        Herb herb = catalogue.herb(details.thing());
+        Part of = Objects.requireNonNull(details.part());
+        Cut in = Objects.requireNonNull(details.cut());
+        HerbState as = Objects.requireNonNull(details.state());
+        Substance loose =
+            new Substance(
+                catalogue.looseDensity(herb, of, in, as),
+                catalogue.looseRange(herb, of, in, as),
+                true);
+        Measure read = CrossCheck.read(typed, kitchen, loose);
+        yield Amounts.herbMassG(read, herb, of, in, as, catalogue).middle();
+      }
+      case WAX -> {
+        Wax wax = catalogue.wax(details.thing());
+        Measure read =
+            CrossCheck.read(
+                typed, kitchen, new Substance(wax.pelletDensity(), wax.pelletRange(), true));
+        yield read.amount().middle() * (read.isWeight() ? 1 : wax.pelletDensity());
+      }
+      case CARRIER -> {
+        Carrier carrier = catalogue.carrier(details.thing());
+        yield ml(typed, kitchen, carrier.densityAt(Carrier.ROOM_C));
+      }
+      case SPIRIT ->
+          ml(typed, kitchen, EthanolWater.density(Objects.requireNonNull(details.abvPercent())));
+    };
+  }
+
+  private static double ml(String typed, Kitchen kitchen, double density) {
+    Substance liquid = new Substance(density, Range.exactly(density), false);
+    Measure read = CrossCheck.read(typed, kitchen, liquid);
+    return read.amount().middle() / (read.isWeight() ? density : 1);
+  }
+
+  private static String known(Kind kind, String key, Catalogue catalogue) {
+    return switch (kind) {
+      case HERB -> catalogue.herb(key).name();
+      case CARRIER -> catalogue.carrier(key).name();
+      case WAX -> catalogue.wax(key).name();
+      case SPIRIT -> "";
+    };
+  }
+
+  private Part part(Catalogue catalogue, String key) {
+    Herb herb = catalogue.herb(key);
+    return herb.parts().stream()
+        .filter(p -> p.name().equalsIgnoreCase(text(part)))
+        .findFirst()
+        .orElse(herb.bestPart());
+  }
+
+  private Origin origin(boolean herb) {
+    Origin by = text(origin).isEmpty() ? Origin.BOUGHT : named(Origin.class, origin, "origin");
+    if (!herb && by != Origin.BOUGHT) {
+      throw new Refused("origin", "Only herbs are grown or gathered here.");
+    }
+    return by;
+  }
+
+  private @Nullable Long priceMinor() {
+    String typed = text(price).toLowerCase(Locale.ROOT);
+    if (typed.isEmpty()) {
+      return null;
+    }
+    if (typed.equals("free")) {
+      return 0L;
+    }
+    try {
+      BigDecimal paid = new BigDecimal(typed.replace(',', '.'));
+      if (paid.precision() - paid.scale() > 7) {
+        throw new Refused("price", "A price is below a million.");
+      }
+      return paid.movePointRight(2).setScale(0, RoundingMode.HALF_UP).longValueExact();
+    } catch (NumberFormatException e) {
+      throw new Refused("price", "“" + shown(typed) + "” is not a price, such as 4.50, or free.");
+    }
+  }
+
+  private static @Nullable LocalDate past(
+      Problems problems, String field, @Nullable String typed, LocalDate today) {
+    LocalDate day = problems.attempt(field, () -> Dates.read(typed));
+    problems.require(day == null || !day.isAfter(today), field, "That day is still to come.");
+    return day;
+  }
+
+  private static @Nullable Double number(@Nullable String typed, String what) {
+    String text = text(typed).replace(',', '.').replaceFirst("\\s*%.*$", "");
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      return Double.parseDouble(text);
+    } catch (NumberFormatException e) {
+      throw new Refused("", "“" + shown(text) + "” is not a number of " + what + ".");
+    }
+  }
+
+  private static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
+    try {
+      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new Refused(field, "Choose one of the list.");
+    }
+  }
+
+  private static String shown(String typed) {
+    return typed.length() > 40 ? typed.substring(0, 40) + "…" : typed;
+  }
+
+  private static @Nullable String name(@Nullable Enum<?> value) {
+    return value == null ? null : value.name();
+  }
+
+  private static String day(@Nullable LocalDate day) {
+    return day == null ? "" : day.toString();
+  }
+
+  private static String plain(double value) {
+    return BigDecimal.valueOf(value)
+        .setScale(2, RoundingMode.HALF_UP)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
+  static String text(@Nullable String text) {
+    return text == null ? "" : text.strip();
+  }
+}

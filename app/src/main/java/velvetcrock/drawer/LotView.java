@@ -1,0 +1,168 @@
+package velvetcrock.drawer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.web.Formats;
+
+/**
+ * A lot's page.
+ *
+ * @param percent how full it is against its fullest, in hundredths
+ * @param picks whether pickings can be added
+ * @param opens whether it can still be opened
+ */
+record LotView(
+    UUID id,
+    String name,
+    String state,
+    String origin,
+    String amount,
+    int percent,
+    String unit,
+    List<Fact> facts,
+    List<Caution> worries,
+    List<Line> log,
+    boolean standing,
+    boolean picks,
+    boolean opens,
+    String front) {
+
+  /** A figure with its name. */
+  record Fact(String name, String value) {}
+
+  /** A line of its log. */
+  record Line(
+      UUID id,
+      String title,
+      String when,
+      String by,
+      boolean replaced,
+      boolean canUndo,
+      String link) {}
+
+  static LotView of(
+      LotRecord record,
+      List<DrawerLog.Line<LotEvent>> log,
+      Catalogue catalogue,
+      Cautions cautions,
+      Formats fmt) {
+    Lot lot = record.lot();
+    LotDetails details = lot.details();
+    LotWords words = new LotWords(catalogue, fmt);
+    String key = details.kind() == Kind.SPIRIT ? "spirit" : details.thing();
+    return new LotView(
+        record.id(),
+        words.name(lot),
+        words.state(lot),
+        words.origin(lot),
+        words.amount(lot),
+        (int) Math.round(lot.most() == 0 ? 0 : 100 * lot.amount() / lot.most()),
+        details.kind().unit(),
+        facts(lot, words, catalogue, fmt),
+        cautions.of(lot.worries(catalogue, fmt.today())),
+        log.stream().map(l -> line(l, details.kind(), words, fmt)).toList(),
+        lot.standing(),
+        lot.standing() && details.origin() != Origin.BOUGHT,
+        lot.standing() && details.kind() == Kind.CARRIER && details.openedOn() == null,
+        "/drawer/of/" + details.kind() + "/" + key);
+  }
+
+  private static List<Fact> facts(Lot lot, LotWords words, Catalogue catalogue, Formats fmt) {
+    LotDetails d = lot.details();
+    List<Fact> facts = new ArrayList<>();
+    facts.add(new Fact("On hand", words.amount(lot)));
+    lot.goodUntil(catalogue).ifPresent(u -> facts.add(new Fact("Good until", fmt.date(u))));
+    if (d.kind() == Kind.HERB) {
+      facts.add(
+          new Fact(
+              "Water",
+              fmt.percent(lot.waterFraction(catalogue))
+                  + (d.waterFraction() == null ? ", as usual" : ", its own")));
+    }
+    Optional.ofNullable(d.boughtOn()).ifPresent(on -> facts.add(new Fact("Bought", fmt.date(on))));
+    Optional.ofNullable(d.openedOn()).ifPresent(on -> facts.add(new Fact("Opened", fmt.date(on))));
+    Optional.ofNullable(d.bestBefore())
+        .ifPresent(on -> facts.add(new Fact("Best before, printed", fmt.date(on))));
+    if (d.priceMinor() != null) {
+      facts.add(new Fact("Paid", price(d.priceMinor(), lot.most(), d.kind(), fmt)));
+    }
+    if (!lot.pickings().isEmpty()) {
+      facts.add(
+          new Fact(
+              "Pickings",
+              lot.pickings().stream()
+                  .map(p -> fmt.shortDate(p.on()) + " " + words.amount(d.kind(), p.amount()))
+                  .collect(Collectors.joining(", "))));
+    }
+    return facts;
+  }
+
+  private static String price(long minor, double of, Kind kind, Formats fmt) {
+    if (minor == 0) {
+      return "free";
+    }
+    String paid = "%.2f".formatted(minor / 100.0);
+    return of > 0 ? paid + ", " + fmt.number(minor / of, 2) + " a hundred " + kind.unit() : paid;
+  }
+
+  private static Line line(DrawerLog.Line<LotEvent> line, Kind kind, LotWords words, Formats fmt) {
+    LotEvent event = line.entry().event();
+    String link = "";
+    String title;
+    if (event instanceof LotEvent.Added e) {
+      title = "Put in: " + words.amount(kind, e.amount());
+    } else if (event instanceof LotEvent.Picked e) {
+      title = "Picked " + words.amount(kind, e.amount()) + " on " + fmt.date(e.on());
+    } else if (event instanceof LotEvent.Taken e) {
+      title = words.amount(kind, e.amount()) + " into " + e.what();
+      link = "/batches/" + e.what();
+    } else if (event instanceof LotEvent.GivenBack e) {
+      title = words.amount(kind, e.amount()) + " back from " + e.what();
+      link = "/batches/" + e.what();
+    } else if (event instanceof LotEvent.Counted e) {
+      title = "Counted: " + words.amount(kind, e.amount());
+    } else if (event instanceof LotEvent.Described) {
+      title = "Described anew";
+    } else if (event instanceof LotEvent.Opened e) {
+      title = "Opened " + fmt.date(e.on());
+    } else if (event instanceof LotEvent.Ended e) {
+      title = reason(e.reason());
+    } else {
+      title = "Taken back";
+    }
+    boolean fixed =
+        line.replaced()
+            || event instanceof LotEvent.Added
+            || event instanceof LotEvent.Taken
+            || event instanceof LotEvent.GivenBack
+            || event instanceof LotEvent.Struck;
+    return new Line(
+        line.entry().id(),
+        title,
+        fmt.moment(line.entry().at()),
+        line.by(),
+        line.replaced(),
+        !fixed,
+        link);
+  }
+
+  static String reason(LotEvent.Reason reason) {
+    return switch (reason) {
+      case USED_UP -> "Used up";
+      case GIVEN_AWAY -> "Given away";
+      case SPOILED -> "Stale or spoiled";
+      case LOST -> "Spilled or lost";
+    };
+  }
+}

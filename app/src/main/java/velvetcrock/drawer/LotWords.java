@@ -1,0 +1,98 @@
+package velvetcrock.drawer;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.web.Formats;
+
+/** Says a lot in the craft's words. */
+public final class LotWords {
+  private final Catalogue catalogue;
+  private final Formats fmt;
+
+  /** Words for one household. */
+  public LotWords(Catalogue catalogue, Formats fmt) {
+    this.catalogue = catalogue;
+    this.fmt = fmt;
+  }
+
+  /** What it is called. */
+  public String name(Lot lot) {
+    LotDetails details = lot.details();
+    if (!details.name().isEmpty()) {
+      return details.name();
+    }
+    return details.kind() == Kind.SPIRIT
+        ? "Spirit " + fmt.number(details.abvPercent() == null ? 0 : details.abvPercent(), 0) + " %"
+        : thing(details.kind(), details.thing());
+  }
+
+  /** The name of a thing of the catalogue. */
+  public String thing(Kind kind, String key) {
+    return switch (kind) {
+      case HERB -> catalogue.herb(key).name();
+      case CARRIER -> catalogue.carrier(key).name();
+      case WAX -> catalogue.wax(key).name();
+      case SPIRIT -> "Spirit";
+    };
+  }
+
+  /** How much of it there is. */
+  public String amount(Lot lot) {
+    return amount(lot.details().kind(), lot.amount());
+  }
+
+  /** An amount in the unit of its kind. */
+  public String amount(Kind kind, double amount) {
+    return kind.unit().equals("g") ? fmt.g(amount) : fmt.ml(amount);
+  }
+
+  /** Where and when it comes from: picked 12 July, from the salt marsh. */
+  public String origin(Lot lot) {
+    LotDetails details = lot.details();
+    String how =
+        switch (details.origin()) {
+          case GROWN -> "picked";
+          case FORAGED -> "gathered";
+          case BOUGHT -> "bought";
+        };
+    Optional<LocalDate> since =
+        details.origin() == LotDetails.Origin.BOUGHT && details.boughtOn() != null
+            ? Optional.of(details.boughtOn())
+            : lot.since();
+    String when = since.map(d -> how + " " + fmt.date(d)).orElse(how);
+    return details.from().isEmpty() ? when : when + ", " + details.from();
+  }
+
+  /** A herb's part, cut and state; empty for anything else. */
+  public String state(Lot lot) {
+    LotDetails details = lot.details();
+    return details.part() == null || details.cut() == null || details.state() == null
+        ? ""
+        : (details.state().name() + " " + details.part().name() + ", " + details.cut().name())
+            .toLowerCase(Locale.ROOT);
+  }
+
+  /** A lot to be chosen, in short: when and where from, and how much there is. */
+  public String choice(Lot lot) {
+    LotDetails details = lot.details();
+    List<String> words = new ArrayList<>();
+    if (details.kind() == Kind.SPIRIT && details.abvPercent() != null) {
+      words.add(fmt.number(details.abvPercent(), 0) + " %");
+    }
+    if (!details.name().isEmpty()) {
+      words.add(details.name());
+    }
+    lot.since().ifPresent(day -> words.add(fmt.shortDate(day)));
+    if (details.kind() == Kind.HERB && !details.from().isEmpty()) {
+      words.add(details.from());
+    }
+    return (words.isEmpty() ? "the drawer" : String.join(", ", words)) + ": " + amount(lot);
+  }
+}

@@ -1,0 +1,13 @@
+package velvetcrock.kitchen;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.repository.Repository;
+
+/** How many households have of the common shapes. */
+interface JarCountRepository extends Repository<JarCount, UUID> {
+  List<JarCount> findAll();
+
+  Optional<JarCount> findByJarKey(String jarKey);
+}
