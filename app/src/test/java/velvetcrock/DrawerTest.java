@@ -42,6 +42,7 @@ import velvetcrock.drawer.LotRecord;
 class DrawerTest extends AppTest {
   @Autowired Drawer drawer;
   @Autowired Dryings dryings;
+  @Autowired velvetcrock.kitchen.Catalogues catalogues;
 
   private UUID yarrow(double grams) {
     return as(keeper, () -> drawer.add(herb(), grams, grams + " g", null, key()));
@@ -463,6 +464,42 @@ class DrawerTest extends AppTest {
     assertThat(lots.get(0).lot().details().waterFraction()).isCloseTo(1 - 30.0 / 33, within(1e-9));
     assertThat(lots.get(0).lot().harvestedOn()).hasValue(today().minusDays(20));
     visit(keeper, "/drawer").andExpect(content().string(not(containsString("hung in a bunch"))));
+  }
+
+  @Test
+  void aLoadIsTakenWiltedWithTheWaterItStillHolds() throws Exception {
+    String load = hangUp();
+    send(keeper, load + "/put-away", "what", "wilted", "amount", "100 g", "key", key())
+        .andExpect(redirectedUrl("/drawer"));
+
+    LotRecord lot = as(keeper, () -> drawer.of(Kind.HERB, "yarrow").get(0));
+    assertThat(lot.lot().details().state()).isEqualTo(HerbState.WILTED);
+    assertThat(lot.lot().waterFraction(catalogues.current())).isCloseTo(0.7, within(1e-9));
+    send(keeper, "/bench", "amount", "100 g", "herbs[0].herb", "yarrow", "herbs[0].state", "WILTED")
+        .andExpect(content().string(containsString("The water it brings")));
+  }
+
+  @Test
+  void whatIsUsedForSomethingElseIsTakenOutOfTheCountAndCanBeTakenBack() throws Exception {
+    UUID id = yarrow(100);
+    send(
+        keeper,
+        "/drawer/lots/" + id + "/log",
+        "what",
+        "used",
+        "amount",
+        "15 g",
+        "reason",
+        "tea",
+        "key",
+        key());
+    assertThat(lot(id).amount()).isEqualTo(85);
+    visit(keeper, "/drawer/lots/" + id)
+        .andExpect(content().string(containsString("15 g into tea")))
+        .andExpect(content().string(not(containsString("/batches/tea"))));
+    send(keeper, "/drawer/lots/" + id + "/log", "what", "used", "amount", "90 g", "key", key())
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("not so much of it")));
   }
 
   @ParameterizedTest

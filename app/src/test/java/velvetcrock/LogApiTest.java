@@ -38,6 +38,8 @@ class LogApiTest extends AppTest {
           "looked", "{'covered':true,'floating':false,'bubbles':'NONE','mould':false}",
           "smelled", "{'scent':'CLEAR','off':'NONE'}",
           "topped-up", "{'ml':30,'carrier':'olive','text':'30 ml'}",
+          "pot-weighed", "{'grossG':1200,'text':'1200 g'}",
+          "transferred", "{'jar':{'name':'Pan','brimMl':2000,'innerDiameterMm':180,'shape':'PAN'}}",
           "note", "{'text':'Smells of hay'}",
           "strained",
               "{'oilMl':300,'text':'300 ml','expression':'SQUEEZE','predictedMl':{'low':290,'high':330}}");
@@ -87,6 +89,50 @@ class LogApiTest extends AppTest {
       }
     }
     visit(keeper, "/").andExpect(status().isOk());
+  }
+
+  /** What a charge says besides, where the herb is dampened with spirit first. */
+  private static final String DAMPENED =
+      ",\"manner\":{\"blended\":false,\"spirit\":{\"abvPercent\":96,\"massG\":15,\"text\":\"15 g\"},"
+          + "\"read\":[\"spirit-fire\"]}}";
+
+  private String dampened() {
+    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String charged = CHARGED.formatted(place, today().minusDays(3)).strip();
+    return charged.substring(0, charged.length() - 1) + DAMPENED;
+  }
+
+  @Test
+  void aScriptDampensAndPoursAndNonsenseIsNeverAnErrorOfOurs() throws Exception {
+    for (Nonsense.Case bad : Nonsense.of(JSON.readTree(dampened()))) {
+      int answer = write("", bad.body()).andReturn().getResponse().getStatus();
+      assertThat(answer).as("charged %s", bad.which()).isIn(200, 201, 400, 422);
+    }
+    visit(keeper, "/").andExpect(status().isOk());
+    visit(keeper, "/drawer").andExpect(status().isOk());
+    for (String entry :
+        java.util.List.of(
+            "{'kind':'damp-checked','data':{'even':true}}",
+            "{'kind':'oil-poured','data':{'oilMl':150,'text':'150 ml','grossG':700}}",
+            "{'kind':'pot-weighed','data':{'grossG':690,'text':'690 g'}}")) {
+      String code =
+          JSON.readTree(write("", dampened()).andReturn().getResponse().getContentAsString())
+              .path("code")
+              .asString();
+      if (entry.contains("pot-weighed")) {
+        write(
+            "/" + code + "/entries",
+            "{'kind':'oil-poured','data':{'oilMl':150,'text':'150 ml','grossG':700}}");
+      }
+      for (Nonsense.Case bad : Nonsense.of(JSON.readTree(entry.replace('\'', '"')))) {
+        int answer =
+            write("/" + code + "/entries", bad.body()).andReturn().getResponse().getStatus();
+        assertThat(answer).as("%s %s", entry, bad.which()).isIn(200, 201, 400, 422);
+        if (answer < 300) {
+          visit(keeper, "/batches/" + code).andExpect(status().isOk());
+        }
+      }
+    }
   }
 
   @Test

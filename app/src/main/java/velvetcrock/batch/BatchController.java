@@ -23,7 +23,6 @@ import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotWords;
@@ -79,7 +78,7 @@ class BatchController {
       BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
       Event event =
           form.event(
-              new MeasureReader(house.kitchen()),
+              house.kitchen(),
               reckoning.carriers(),
               batch.state().charge().carriers().get(0).carrier(),
               id -> households.place(id).stand(),

@@ -13,6 +13,7 @@ import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 
@@ -57,7 +58,7 @@ record LogForm(
   /**
    * The event that was typed.
    *
-   * @param reader for amounts
+   * @param kitchen whose cups amounts are read in
    * @param carriers what the jar holds, for turning a weight of oil into a volume
    * @param carrierKey key of the oil for topping up
    * @param stand finds a place by its id
@@ -65,7 +66,7 @@ record LogForm(
    * @throws Refused at the field that cannot be read
    */
   Event event(
-      MeasureReader reader,
+      Kitchen kitchen,
       CarrierBlend carriers,
       String carrierKey,
       Function<String, Event.Stand> stand,
@@ -78,17 +79,17 @@ record LogForm(
       case "looked" -> looked();
       case "smelled" -> smelled();
       case "topped-up" -> {
-        double ml = amount(reader, carriers);
+        double ml = amount(kitchen, carriers);
         yield new Event.ToppedUp(ml, carrierKey, text(amount));
       }
       case "damp-even" -> new Event.DampChecked(true);
       case "damp-checked" -> new Event.DampChecked(damp());
       case "oil-poured" ->
           new Event.OilPoured(
-              amount(reader, carriers),
+              amount(kitchen, carriers),
               text(amount),
-              text(gross).isEmpty() ? null : grossG(reader));
-      case "pot-weighed" -> new Event.PotWeighed(grossG(reader), text(gross));
+              text(gross).isEmpty() ? null : grossG(kitchen));
+      case "pot-weighed" -> new Event.PotWeighed(grossG(kitchen), text(gross));
       case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(text(jar))));
       case "moved" -> new Event.Moved(stand.apply(text(place)));
       case "note" -> new Event.Noted(note());
@@ -140,11 +141,10 @@ record LogForm(
     return smelled;
   }
 
-  private double amount(MeasureReader reader, CarrierBlend carriers) {
+  private double amount(Kitchen kitchen, CarrierBlend carriers) {
     Problems problems = new Problems();
     Double ml =
-        problems.attempt(
-            "amount", () -> Amounts.oilMl(reader.read(text(amount)), carriers).middle());
+        problems.attempt("amount", () -> Amounts.oilMl(text(amount), kitchen, carriers).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(ml);
   }
@@ -157,9 +157,9 @@ record LogForm(
     return evenly;
   }
 
-  private double grossG(MeasureReader reader) {
+  private double grossG(Kitchen kitchen) {
     Problems problems = new Problems();
-    Measure measure = problems.attempt("gross", () -> reader.read(text(gross)));
+    Measure measure = problems.attempt("gross", () -> new MeasureReader(kitchen).read(text(gross)));
     problems.require(
         measure == null || measure.isWeight(), "gross", "Give a weight, such as 1240 g.");
     problems.refuseIfAny();

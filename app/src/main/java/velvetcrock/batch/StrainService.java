@@ -16,7 +16,6 @@ import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -55,7 +54,7 @@ class StrainService {
         problems.attempt(
             "amount",
             () ->
-                Amounts.oilMl(reader(house).read(LogForm.text(form.amount())), reckoning.carriers())
+                Amounts.oilMl(LogForm.text(form.amount()), house.kitchen(), reckoning.carriers())
                     .middle());
     LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
     boolean dated = reckoning.carrierDatesKnown();
@@ -114,14 +113,14 @@ class StrainService {
       Double ml =
           problems.attempt(
               "bottles[" + row + "].amount",
-              () -> Amounts.oilMl(reader(house).read(typed), reckoning.carriers()).middle());
+              () -> Amounts.oilMl(typed, house.kitchen(), reckoning.carriers()).middle());
       String size = form.sizeAt(row);
       Double sizeMl =
           size.isEmpty()
               ? ml
               : problems.attempt(
                   "bottles[" + row + "].size",
-                  () -> Amounts.oilMl(reader(house).read(size), reckoning.carriers()).middle());
+                  () -> Amounts.oilMl(size, house.kitchen(), reckoning.carriers()).middle());
       if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
         String letter = letter(batch.state().bottles().size() + bottles.size());
         bottles.add(
@@ -161,10 +160,6 @@ class StrainService {
       throw new Refused("bottles[0].amount", "A batch has at most 26 bottles.");
     }
     return String.valueOf((char) ('A' + index));
-  }
-
-  private MeasureReader reader(Household house) {
-    return new MeasureReader(house.kitchen());
   }
 
   private @Nullable Instant moment(LocalDate day, Household house) {

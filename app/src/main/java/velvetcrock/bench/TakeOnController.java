@@ -115,7 +115,7 @@ class TakeOnController {
         List.of(new Event.OilIn(carrier.key(), 1, bestBefore, opened, null)),
         oilMl,
         TakeOnForm.text(form.oil()),
-        new Event.JarIn(vessel.name(), vessel.brimMl(), vessel.innerDiameterMm()),
+        Event.JarIn.of(vessel),
         ChargeOrder.USUAL_COVER_MM,
         Use.SKIN,
         place.stand(),
@@ -154,8 +154,7 @@ class TakeOnController {
   private Range oilMl(TakeOnForm form, Carrier carrier, Range herbG, Jar jar, Household house) {
     String typed = TakeOnForm.text(form.oil());
     if (!typed.isEmpty()) {
-      return Amounts.oilMl(
-          new MeasureReader(house.kitchen()).read(typed), CarrierBlend.of(carrier));
+      return Amounts.oilMl(typed, house.kitchen(), CarrierBlend.of(carrier));
     }
     double least = LEAST_FILL * jar.brimMl() - herbG.high() * SOLIDS_SHARE;
     double most = Jar.FILL_LINE * jar.brimMl() - herbG.low() * SOLIDS_SHARE;

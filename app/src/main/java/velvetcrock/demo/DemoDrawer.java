@@ -260,25 +260,29 @@ class DemoDrawer {
             .mapToObj(
                 i -> herbIn(keys.get(i), Cut.CUT, HerbState.DRIED, grams.get(i), herbs.get(i)))
             .toList();
-    charge(
-        cottage,
-        Method.COLD,
-        in,
-        List.of(
-            new Event.OilIn(
-                "rapeseed", 2, today.plusMonths(9), today.minusMonths(1), null, oils.get(0)),
-            new Event.OilIn(
-                "sunflower-high-oleic",
-                1,
-                today.plusMonths(14),
-                today.minusDays(5),
-                null,
-                oils.get(1))),
-        690,
-        Event.JarIn.of(catalogue.jar("jar-1000")),
-        "Dark cupboard",
-        today.minusDays(5),
-        Event.Manner.PLAIN);
+    String code =
+        charge(
+            cottage,
+            Method.COLD,
+            in,
+            List.of(
+                new Event.OilIn(
+                    "rapeseed", 2, today.plusMonths(9), today.minusMonths(1), null, oils.get(0)),
+                new Event.OilIn(
+                    "sunflower-high-oleic",
+                    1,
+                    today.plusMonths(14),
+                    today.minusDays(5),
+                    null,
+                    oils.get(1))),
+            690,
+            Event.JarIn.of(catalogue.jar("jar-1000")),
+            "Dark cupboard",
+            today.minusDays(5),
+            Event.Manner.PLAIN);
+    for (int ago = 4; ago >= 1; ago--) {
+      batches.append(code, new Event.AllWell(), noon(cottage, ago), null, key());
+    }
   }
 
   private void throughSpirit(

@@ -210,7 +210,7 @@ public class Drawer {
     boolean taking =
         log.of(id, NAMES).stream()
             .filter(e -> e.id().equals(entryId))
-            .anyMatch(e -> e.event() instanceof LotEvent.Taken);
+            .anyMatch(e -> e.event() instanceof LotEvent.Taken t && LotView.intoBatch(t));
     if (taking) {
       throw new Refused(
           "replaces", "That went into a batch. Count the lot instead if it is not right.");

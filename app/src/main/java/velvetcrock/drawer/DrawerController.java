@@ -41,6 +41,7 @@ import velvetcrock.web.Forms;
 class DrawerController {
   private static final int LOADS_SHOWN = 12;
   private static final int ALL_LOADS = 500;
+  private static final int LONGEST_USE = 80;
 
   private final Drawer drawer;
   private final Dryings dryings;
@@ -221,6 +222,10 @@ class DrawerController {
         yield new LotEvent.Picked(
             typed.amountOf(lot.details(), house.kitchen(), catalogues.current()), text, on);
       }
+      case "used" ->
+          new LotEvent.Taken(
+              typed.amountOf(lot.details(), house.kitchen(), catalogues.current()),
+              used(LotForm.text(form.reason())));
       case "counted" ->
           new LotEvent.Counted(
               typed.amountOf(lot.details(), house.kitchen(), catalogues.current()), text);
@@ -229,6 +234,13 @@ class DrawerController {
       case "ended" -> new LotEvent.Ended(reason(form.reason()));
       default -> throw new Refused("what", "Choose what happened.");
     };
+  }
+
+  private static String used(String what) {
+    if (what.length() > LONGEST_USE) {
+      throw new Refused("reason", "At most " + LONGEST_USE + " letters.");
+    }
+    return what.isEmpty() ? "something else" : what;
   }
 
   private static LotForm amount(String text) {

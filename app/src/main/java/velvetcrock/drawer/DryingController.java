@@ -26,6 +26,7 @@ import velvetcrock.core.drawer.DryingEvent.Snap;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
@@ -142,8 +143,12 @@ class DryingController {
         () -> {
           String typed = LotForm.text(form.amount());
           Double massG = typed.isEmpty() ? null : (Double) grams(typed, house);
-          dryings.putAway(id, massG, typed, Optional.ofNullable(form.key()).orElse(""));
-          return "Put away: it is a lot of dried herb now.";
+          HerbState state =
+              LotForm.text(form.what()).equals("wilted") ? HerbState.WILTED : HerbState.DRIED;
+          dryings.putAway(id, massG, typed, state, Optional.ofNullable(form.key()).orElse(""));
+          return state == HerbState.WILTED
+              ? "It is a lot of wilted herb now: use it today."
+              : "Put away: it is a lot of dried herb now.";
         },
         "/drawer",
         flash,

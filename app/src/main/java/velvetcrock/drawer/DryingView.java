@@ -3,6 +3,7 @@ package velvetcrock.drawer;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -150,7 +151,7 @@ record DryingView(
     } else if (event instanceof DryingEvent.WaterKnown e) {
       return "Held " + fmt.percent(e.waterFraction()) + " water fresh";
     } else if (event instanceof DryingEvent.PutAway e) {
-      return "Put away: " + fmt.g(e.massG()) + " dried";
+      return "Put away: " + fmt.g(e.massG()) + " " + e.state().name().toLowerCase(Locale.ROOT);
     } else if (event instanceof DryingEvent.ThrownOut) {
       return "Thrown out";
     }

@@ -144,15 +144,16 @@ public class Dryings {
   }
 
   /**
-   * Puts a dry load away as a dried lot.
+   * Puts a load away as a lot.
    *
    * @param massG what it weighs, g; the last weighing if null
+   * @param state dried, or wilted on the way there
    * @return the lot
-   * @throws Refused at {@code snap} unless it crumbles, at {@code amount} for a weight that cannot
-   *     be
+   * @throws Refused at {@code snap} if it is to be dried and does not crumble, at {@code amount}
+   *     for a weight that cannot be
    */
   @Transactional
-  public UUID putAway(UUID id, @Nullable Double massG, String text, String key) {
+  public UUID putAway(UUID id, @Nullable Double massG, String text, HerbState state, String key) {
     Optional<UUID> before = log.subjectOf("lot:" + key);
     if (before.isPresent()) {
       return before.get();
@@ -161,7 +162,7 @@ public class Dryings {
         massG == null
             ? load(id).drying()
             : append(id, new DryingEvent.Weighed(massG, text), null, null, "weigh:" + key);
-    double water = drying.waterWhenCrisp();
+    double water = state == HerbState.WILTED ? drying.waterNow() : drying.waterWhenCrisp();
     DryingEvent.Begun begun = drying.begun();
     Household house = households.current();
     UUID lot =
@@ -172,7 +173,7 @@ public class Dryings {
                 "",
                 begun.part(),
                 begun.cut(),
-                HerbState.DRIED,
+                state,
                 water,
                 begun.origin(),
                 begun.from(),
@@ -186,7 +187,7 @@ public class Dryings {
             text,
             null,
             "lot:" + key);
-    append(id, new DryingEvent.PutAway(drying.massG(), water, lot), null, null, key);
+    append(id, new DryingEvent.PutAway(drying.massG(), water, lot, state), null, null, key);
     return lot;
   }
 

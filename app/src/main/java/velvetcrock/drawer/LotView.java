@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
@@ -37,6 +38,9 @@ record LotView(
     boolean picks,
     boolean opens,
     String front) {
+
+  /** A code on a lid: signs in turn letter and digit. */
+  private static final Pattern BATCH = Pattern.compile("[A-Z][0-9][A-Z]([0-9][A-Z])?");
 
   /** A figure with its name. */
   record Fact(String name, String value) {}
@@ -126,10 +130,10 @@ record LotView(
       title = "Picked " + words.amount(kind, e.amount()) + " on " + fmt.date(e.on());
     } else if (event instanceof LotEvent.Taken e) {
       title = words.amount(kind, e.amount()) + " into " + e.what();
-      link = "/batches/" + e.what();
+      link = batch(e.what());
     } else if (event instanceof LotEvent.GivenBack e) {
       title = words.amount(kind, e.amount()) + " back from " + e.what();
-      link = "/batches/" + e.what();
+      link = batch(e.what());
     } else if (event instanceof LotEvent.Counted e) {
       title = "Counted: " + words.amount(kind, e.amount());
     } else if (event instanceof LotEvent.Described) {
@@ -144,7 +148,7 @@ record LotView(
     boolean fixed =
         line.replaced()
             || event instanceof LotEvent.Added
-            || event instanceof LotEvent.Taken
+            || event instanceof LotEvent.Taken e && intoBatch(e)
             || event instanceof LotEvent.GivenBack
             || event instanceof LotEvent.Struck;
     return new Line(
@@ -155,6 +159,16 @@ record LotView(
         line.replaced(),
         !fixed,
         link);
+  }
+
+  /** Whether what was taken went into a batch. */
+  static boolean intoBatch(LotEvent.Taken taken) {
+    return !batch(taken.what()).isEmpty();
+  }
+
+  /** The page of the batch that something went into; empty where it was no batch. */
+  private static String batch(String what) {
+    return BATCH.matcher(what).matches() ? "/batches/" + what : "";
   }
 
   static String reason(LotEvent.Reason reason) {

@@ -114,7 +114,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
               return new Item(
                   herb,
                   words,
-                  herb + (late > 0 ? ", since " + fmt.days(late) : ", drying"),
+                  late > 0 ? "since " + fmt.days(late) : "drying",
                   late > 0,
                   null,
                   "",

@@ -7,11 +7,25 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.CrossCheck;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 
 /** Turns measured amounts into what the reckonings need: oil in ml, herb in g. */
 public final class Amounts {
   private Amounts() {}
+
+  /**
+   * Oil in ml from what was typed; where weight and volume are both given, the one is checked
+   * against the other.
+   *
+   * @throws velvetcrock.core.Refused at {@code amount}
+   */
+  public static Range oilMl(String text, Kitchen kitchen, CarrierBlend carriers) {
+    double density = carriers.densityAt(Carrier.ROOM_C);
+    CrossCheck.Substance liquid = new CrossCheck.Substance(density, Range.exactly(density), false);
+    return oilMl(CrossCheck.read(text, kitchen, liquid), carriers);
+  }
 
   /** Oil in ml: a volume as it is, a weight by the oil's density at 20 °C. */
   public static Range oilMl(Measure measure, CarrierBlend carriers) {

@@ -11,6 +11,7 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.DryingEvent.Snap;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.Moisture;
 
@@ -68,7 +69,7 @@ public record Drying(
       } else if (event instanceof DryingEvent.WaterKnown e) {
         water = e.waterFraction();
       } else if (event instanceof DryingEvent.PutAway e) {
-        if (snap != Snap.CRUMBLES) {
+        if (snap != Snap.CRUMBLES && e.state() == HerbState.DRIED) {
           throw new Refused("snap", "Only what crumbles and snaps is dry. Leathery is not.");
         }
         putAway = e;

@@ -4,6 +4,7 @@ import java.util.UUID;
 import velvetcrock.core.Problems;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.moisture.DryingCurve.Way;
 
@@ -73,13 +74,15 @@ public sealed interface DryingEvent {
   }
 
   /**
-   * Dry, and put away as a lot.
+   * Put away as a lot: dry, or wilted on the way there.
    *
-   * @param massG what it weighs dry, g
+   * @param massG what it weighs then, g
    * @param waterFraction its water then, wet basis
    * @param lot the lot that it became
+   * @param state dried or wilted
    */
-  record PutAway(double massG, double waterFraction, UUID lot) implements DryingEvent {}
+  record PutAway(double massG, double waterFraction, UUID lot, HerbState state)
+      implements DryingEvent {}
 
   /** Spoiled or given up. */
   record ThrownOut() implements DryingEvent {}

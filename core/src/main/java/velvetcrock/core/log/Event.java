@@ -159,9 +159,13 @@ public sealed interface Event {
     /** Simply poured. */
     public static final Manner PLAIN = new Manner(false, null, null, List.of());
 
-    /** Copies the list. */
+    /** Checks and copies. */
     public Manner {
-      read = read == null ? List.of() : List.copyOf(read);
+      read = read == null || read.isEmpty() ? List.of() : Checks.some("read", read);
+      read.forEach(code -> Checks.text("read", code));
+      if (again != null) {
+        Checks.text("again", again);
+      }
     }
   }
 

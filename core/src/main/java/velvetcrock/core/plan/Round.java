@@ -106,8 +106,14 @@ public final class Round {
     return List.copyOf(tasks);
   }
 
-  /** A jar that spirit leaves is shaken several times a day, any other daily and later weekly. */
+  /**
+   * A jar that spirit leaves is shaken several times a day, any other daily and later weekly; what
+   * stands on the heat is not shaken.
+   */
   private Optional<Task> shake(BatchState state) {
+    if (state.charge().method().heated()) {
+      return Optional.empty();
+    }
     Instant last = state.tended().shakenAt();
     if (state.charge().method() == Method.SPIRIT) {
       return last == null || !now.isBefore(last.plus(SHAKE_SEVERAL))

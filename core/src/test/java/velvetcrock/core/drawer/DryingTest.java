@@ -17,6 +17,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.DryingEvent.Snap;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.moisture.DryingCurve.Way;
 import velvetcrock.core.plan.DryingRound;
@@ -138,9 +139,19 @@ class DryingTest {
   void leatheryIsNotDry() {
     begun(Way.BUNCH);
     happens(400, new DryingEvent.Snapped(Snap.LEATHERY));
-    happens(401, new DryingEvent.PutAway(34, 0.1, UUID.randomUUID()));
+    happens(401, new DryingEvent.PutAway(34, 0.1, UUID.randomUUID(), HerbState.DRIED));
 
     assertThatThrownBy(this::drying).hasMessageContaining("Leathery is not");
+  }
+
+  @Test
+  void itMayBeTakenWiltedOnTheWay() {
+    begun(Way.RACK);
+    weighed(10, 120);
+    happens(11, new DryingEvent.PutAway(120, 0.75, UUID.randomUUID(), HerbState.WILTED));
+
+    assertThat(drying().standing()).isFalse();
+    assertThat(drying().waterNow()).isCloseTo(0.75, within(1e-9));
   }
 
   @Test
@@ -149,7 +160,7 @@ class DryingTest {
     weighed(300, 33.5);
     happens(301, new DryingEvent.Snapped(Snap.CRUMBLES));
     assertThat(drying().waterWhenCrisp()).isCloseTo(1 - 30 / 33.5, within(1e-9));
-    happens(302, new DryingEvent.PutAway(33.5, 0.1, UUID.randomUUID()));
+    happens(302, new DryingEvent.PutAway(33.5, 0.1, UUID.randomUUID(), HerbState.DRIED));
 
     assertThat(drying().standing()).isFalse();
   }
