@@ -75,7 +75,13 @@ abstract class BrowserPages extends AppTest {
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Look around the demo kitchen"))
         .click();
-    assertThat(page).hasURL(Pattern.compile("/$"));
+    arrived(page, "/$");
+  }
+
+  /** Waits until a page is there with its scripts, so that keys are heard. */
+  static void arrived(Page page, String url) {
+    assertThat(page).hasURL(Pattern.compile(url));
+    page.waitForLoadState();
   }
 
   static void press(Page page, String button) {

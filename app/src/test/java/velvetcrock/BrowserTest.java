@@ -10,7 +10,6 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The whole path through the real interface. */
@@ -30,7 +29,7 @@ class BrowserTest extends BrowserPages {
     page.getByLabel("Jar and herb are clean").check();
     fitsTheScreen(page);
     press(page, "Charge the jar");
-    assertThat(page).hasURL(Pattern.compile("/batches/[A-Z0-9]+$"));
+    arrived(page, "/batches/[A-Z0-9]+$");
     String code = page.url().replaceAll(".*/", "");
 
     press(page, "Shaken");
@@ -81,9 +80,9 @@ class BrowserTest extends BrowserPages {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
       page.keyboard().press("2");
-      assertThat(page).hasURL(Pattern.compile("/bench$"));
+      arrived(page, "/bench$");
       page.keyboard().press("1");
-      assertThat(page).hasURL(Pattern.compile("/$"));
+      arrived(page, "/$");
       int before = page.locator("[data-tick]").count();
       page.keyboard().press("n");
       page.keyboard().press("Enter");
@@ -139,9 +138,9 @@ class BrowserTest extends BrowserPages {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       page.navigate("/sign-in");
       enter(page, "Look around the demo kitchen");
-      assertThat(page).hasURL(Pattern.compile("/$"));
+      arrived(page, "/$");
       page.keyboard().press("2");
-      assertThat(page).hasURL(Pattern.compile("/bench$"));
+      arrived(page, "/bench$");
       typeInto(page, "Cut", "powder");
       typeInto(page, "How much herb", "30 g");
       assertThat(page.locator("#result h2")).containsText("150 ml of oil covers it");
@@ -149,14 +148,14 @@ class BrowserTest extends BrowserPages {
       typeInto(page, "Charged on", keys(today().minusDays(30)));
       tick(page, "Jar and herb are clean");
       enter(page, "Charge the jar");
-      assertThat(page).hasURL(Pattern.compile("/batches/[A-Z0-9]+$"));
+      arrived(page, "/batches/[A-Z0-9]+$");
       enter(page, "Shaken");
       assertThat(page.locator(".notice")).containsText("Shaken");
       page.keyboard().press("u");
       assertThat(page.locator(".replaced")).containsText("Shaken");
       tabTo(page, page.locator("a[href$='/strain']").first());
       page.keyboard().press("Enter");
-      assertThat(page).hasURL(Pattern.compile("/strain$"));
+      arrived(page, "/strain$");
       typeInto(page, "What came out?", "100 ml");
       page.keyboard().press("Enter");
       assertThat(page.locator("h2").first()).containsText("100 ml came out");

@@ -4,14 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The three ways in through the real interface, from the herb in hand to the charged jar. */
 class WaysInBrowserTest extends BrowserPages {
 
   private static void charged(Page page) {
-    assertThat(page).hasURL(Pattern.compile("/batches/[A-Z0-9]+$"));
+    arrived(page, "/batches/[A-Z0-9]+$");
   }
 
   private static void choose(Page page, String label, String option) {
@@ -39,7 +38,7 @@ class WaysInBrowserTest extends BrowserPages {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
       page.keyboard().press("4");
-      assertThat(page).hasURL(Pattern.compile("/drawer$"));
+      arrived(page, "/drawer$");
       page.getByText("Hang up or spread herb").click();
       choose(page, "Herb", "chickweed");
       page.getByLabel("It weighs, fresh").fill("300 g");

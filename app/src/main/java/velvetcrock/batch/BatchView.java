@@ -118,7 +118,9 @@ record BatchView(
     boolean spirit = state.charge().manner().spirit() != null;
     if (spirit && !reckoning.leaving().map(BatchReckoning.Leaving::done).orElse(true)) {
       codes.add("spirit-fire");
-      codes.add("loosely-covered");
+      if (state.status() == Status.INFUSING) {
+        codes.add("loosely-covered");
+      }
     }
     codes.addAll(state.seen().worries());
     return cautions.of(codes);

@@ -38,6 +38,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.StoredEntry;
 
 /**
  * The one door to the log. An entry is folded with all that came before and written only if that
@@ -352,12 +353,9 @@ public class Batches {
     entities.persist(
         new LogEntry(
             batch.id(),
-            entry,
-            EventKinds.nameOf(entry.event()),
-            kinds.write(entry.event()),
-            now,
-            by,
-            key));
+            new StoredEntry.Happened(entry.id(), entry.number(), entry.at(), entry.replaces()),
+            new StoredEntry.Written(
+                EventKinds.nameOf(entry.event()), kinds.write(entry.event()), now, by, key)));
     return new Written(entry.id(), batch.code(), entry.number(), false, by, now, List.of());
   }
 

@@ -143,7 +143,8 @@ public record JarView(
     Herb herb = catalogue.herb(first.herb());
     Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
     boolean vents =
-        reckoning.leaving().map(l -> !l.done()).orElse(false)
+        state.status() == Status.INFUSING
+            && reckoning.leaving().map(l -> !l.done()).orElse(false)
             && state.charge().manner().read().stream().noneMatch("fresh-cold"::equals);
     boolean rests = state.status() == Status.RESTING;
     boolean dry = Boolean.FALSE.equals(state.seen().covered());

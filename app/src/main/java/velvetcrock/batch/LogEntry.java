@@ -1,92 +1,25 @@
 package velvetcrock.batch;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
-import java.time.Instant;
 import java.util.UUID;
-import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.Immutable;
-import org.hibernate.annotations.TenantId;
-import org.jspecify.annotations.Nullable;
-import velvetcrock.core.log.Entry;
+import velvetcrock.web.StoredEntry;
 
-/** A line of the log as it is stored; never changed once written. */
+/** A line in the log of a batch. */
 @Entity
 @Immutable
-class LogEntry {
-  @Id private UUID id;
-  @TenantId private UUID householdId;
+class LogEntry extends StoredEntry {
   private UUID batchId;
-  private int number;
-  private String kind;
-
-  @Column(columnDefinition = "jsonb")
-  @ColumnTransformer(write = "cast(? as jsonb)")
-  private String data;
-
-  private Instant happenedAt;
-  private Instant writtenAt;
-  private String writtenBy;
-  private @Nullable UUID replaces;
-  private String idempotencyKey;
 
   /** For Hibernate. */
   protected LogEntry() {}
 
-  LogEntry(
-      UUID batchId,
-      Entry entry,
-      String kind,
-      String data,
-      Instant writtenAt,
-      String writtenBy,
-      String idempotencyKey) {
-    this.id = entry.id();
+  LogEntry(UUID batchId, Happened happened, Written written) {
+    super(happened, written);
     this.batchId = batchId;
-    this.number = entry.number();
-    this.kind = kind;
-    this.data = data;
-    this.happenedAt = entry.at();
-    this.writtenAt = writtenAt;
-    this.writtenBy = writtenBy;
-    this.replaces = entry.replaces();
-    this.idempotencyKey = idempotencyKey;
-  }
-
-  UUID id() {
-    return id;
   }
 
   UUID batchId() {
     return batchId;
-  }
-
-  int number() {
-    return number;
-  }
-
-  String kind() {
-    return kind;
-  }
-
-  String data() {
-    return data;
-  }
-
-  Instant happenedAt() {
-    return happenedAt;
-  }
-
-  Instant writtenAt() {
-    return writtenAt;
-  }
-
-  String writtenBy() {
-    return writtenBy;
-  }
-
-  @Nullable UUID replaces() {
-    return replaces;
   }
 }

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
-import java.util.Locale;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -16,6 +15,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.web.Typed;
 
 /**
  * An entry for the log as it was typed.
@@ -71,7 +71,7 @@ record LogForm(
       String carrierKey,
       Function<String, Event.Stand> stand,
       Function<String, Jar> vessel) {
-    return switch (text(kind)) {
+    return switch (Typed.text(kind)) {
       case "shaken" -> new Event.Shaken();
       case "turned" -> new Event.Turned();
       case "all-well" -> new Event.AllWell();
@@ -80,20 +80,20 @@ record LogForm(
       case "smelled" -> smelled();
       case "topped-up" -> {
         double ml = amount(kitchen, carriers);
-        yield new Event.ToppedUp(ml, carrierKey, text(amount));
+        yield new Event.ToppedUp(ml, carrierKey, Typed.text(amount));
       }
       case "damp-even" -> new Event.DampChecked(true);
       case "damp-checked" -> new Event.DampChecked(damp());
       case "oil-poured" ->
           new Event.OilPoured(
               amount(kitchen, carriers),
-              text(amount),
-              text(gross).isEmpty() ? null : grossG(kitchen));
-      case "pot-weighed" -> new Event.PotWeighed(grossG(kitchen), text(gross));
-      case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(text(jar))));
-      case "moved" -> new Event.Moved(stand.apply(text(place)));
+              Typed.text(amount),
+              Typed.text(gross).isEmpty() ? null : grossG(kitchen));
+      case "pot-weighed" -> new Event.PotWeighed(grossG(kitchen), Typed.text(gross));
+      case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(Typed.text(jar))));
+      case "moved" -> new Event.Moved(stand.apply(Typed.text(place)));
       case "note" -> new Event.Noted(note());
-      case "thrown-out" -> new Event.ThrownOut(choice(Event.Reason.class, reason, "reason"));
+      case "thrown-out" -> new Event.ThrownOut(Typed.named(Event.Reason.class, reason, "reason"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
   }
@@ -105,13 +105,13 @@ record LogForm(
    * @throws Refused at {@code happened}
    */
   @Nullable Instant at(ZoneId zone) {
-    if (text(happened).isEmpty()) {
+    if (Typed.text(happened).isEmpty()) {
       return null;
     }
     try {
-      return LocalDateTime.parse(text(happened)).atZone(zone).toInstant();
+      return LocalDateTime.parse(Typed.text(happened)).atZone(zone).toInstant();
     } catch (DateTimeParseException e) {
-      throw new Refused("happened", "“" + text(happened) + "” is not a date and time.");
+      throw new Refused("happened", "“" + Typed.text(happened) + "” is not a date and time.");
     }
   }
 
@@ -120,7 +120,9 @@ record LogForm(
         new Event.Looked(
             yesNo(covered),
             yesNo(floating),
-            text(bubbles).isEmpty() ? null : choice(Event.Bubbles.class, bubbles, "bubbles"),
+            Typed.text(bubbles).isEmpty()
+                ? null
+                : Typed.named(Event.Bubbles.class, bubbles, "bubbles"),
             yesNo(mould),
             yesNo(translucent),
             yesNo(crisp));
@@ -133,8 +135,8 @@ record LogForm(
   private Event smelled() {
     Event.Smelled smelled =
         new Event.Smelled(
-            text(scent).isEmpty() ? null : choice(Event.Scent.class, scent, "scent"),
-            text(off).isEmpty() ? null : choice(Event.OffSmell.class, off, "off"));
+            Typed.text(scent).isEmpty() ? null : Typed.named(Event.Scent.class, scent, "scent"),
+            Typed.text(off).isEmpty() ? null : Typed.named(Event.OffSmell.class, off, "off"));
     if (smelled.scent() == null && smelled.off() == null) {
       throw new Refused("scent", "Say what you smelled.");
     }
@@ -144,7 +146,8 @@ record LogForm(
   private double amount(Kitchen kitchen, CarrierBlend carriers) {
     Problems problems = new Problems();
     Double ml =
-        problems.attempt("amount", () -> Amounts.oilMl(text(amount), kitchen, carriers).middle());
+        problems.attempt(
+            "amount", () -> Amounts.oilMl(Typed.text(amount), kitchen, carriers).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(ml);
   }
@@ -159,7 +162,8 @@ record LogForm(
 
   private double grossG(Kitchen kitchen) {
     Problems problems = new Problems();
-    Measure measure = problems.attempt("gross", () -> new MeasureReader(kitchen).read(text(gross)));
+    Measure measure =
+        problems.attempt("gross", () -> new MeasureReader(kitchen).read(Typed.text(gross)));
     problems.require(
         measure == null || measure.isWeight(), "gross", "Give a weight, such as 1240 g.");
     problems.refuseIfAny();
@@ -167,7 +171,7 @@ record LogForm(
   }
 
   private String note() {
-    String note = text(text);
+    String note = Typed.text(text);
     if (note.isEmpty() || note.length() > LONGEST_NOTE) {
       throw new Refused(
           "text",
@@ -183,22 +187,10 @@ record LogForm(
   }
 
   private static @Nullable Boolean yesNo(@Nullable String typed) {
-    return switch (text(typed)) {
+    return switch (Typed.text(typed)) {
       case "yes" -> Boolean.TRUE;
       case "no" -> Boolean.FALSE;
       default -> null;
     };
-  }
-
-  static <E extends Enum<E>> E choice(Class<E> type, @Nullable String name, String field) {
-    try {
-      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT).replace('-', '_'));
-    } catch (IllegalArgumentException e) {
-      throw new Refused(field, "Choose one of the list.");
-    }
-  }
-
-  static String text(@Nullable String text) {
-    return text == null ? "" : text.strip();
   }
 }

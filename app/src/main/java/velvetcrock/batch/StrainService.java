@@ -21,6 +21,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Dates;
+import velvetcrock.web.Typed;
 
 /** Straining and bottling: from what was typed to entries in the log. */
 @Service
@@ -49,12 +50,12 @@ class StrainService {
     Problems problems = new Problems();
     Expression expression =
         problems.attempt(
-            "expression", () -> LogForm.choice(Expression.class, form.expression(), "expression"));
+            "expression", () -> Typed.named(Expression.class, form.expression(), "expression"));
     Double oilMl =
         problems.attempt(
             "amount",
             () ->
-                Amounts.oilMl(LogForm.text(form.amount()), house.kitchen(), reckoning.carriers())
+                Amounts.oilMl(Typed.text(form.amount()), house.kitchen(), reckoning.carriers())
                     .middle());
     LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
     boolean dated = reckoning.carrierDatesKnown();
@@ -68,7 +69,7 @@ class StrainService {
 
     Event.Strained event =
         new Event.Strained(
-            oilMl, LogForm.text(form.amount()), expression, reckoning.yield(expression).rangeMl());
+            oilMl, Typed.text(form.amount()), expression, reckoning.yield(expression).rangeMl());
     Written written =
         batches.append(
             batch.code(),
@@ -93,13 +94,13 @@ class StrainService {
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     Problems problems = new Problems();
     Store.Place place =
-        problems.attempt("place", () -> LogForm.choice(Store.Place.class, form.place(), "place"));
+        problems.attempt("place", () -> Typed.named(Store.Place.class, form.place(), "place"));
     Store.Glass glass =
-        problems.attempt("glass", () -> LogForm.choice(Store.Glass.class, form.glass(), "glass"));
+        problems.attempt("glass", () -> Typed.named(Store.Glass.class, form.glass(), "glass"));
     Store.Antioxidant antioxidant =
         problems.attempt(
             "antioxidant",
-            () -> LogForm.choice(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
+            () -> Typed.named(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
     problems.require(
         form.clean() != null,
         "clean",

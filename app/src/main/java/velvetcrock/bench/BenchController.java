@@ -39,6 +39,7 @@ import velvetcrock.kitchen.Place;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Typed;
 
 /** The bench: the sentence, what it comes to, and charging the jar. */
 @Controller

@@ -41,6 +41,7 @@ import velvetcrock.core.yield.Yield;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.JarAtHand;
+import velvetcrock.web.Typed;
 
 /** Asks the core what the bench's sentence comes to. */
 @Service

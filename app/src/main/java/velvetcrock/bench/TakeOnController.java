@@ -35,6 +35,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Typed;
 
 /** Taking on a jar that was begun before: what is not known becomes a range. */
 @Controller
@@ -63,7 +64,7 @@ class TakeOnController {
   String takenOn(
       TakeOnForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     try {
-      Written written = batches.charge(event(form), TakeOnForm.text(form.key()));
+      Written written = batches.charge(event(form), Typed.text(form.key()));
       flash.addFlashAttribute("notice", "Taken on: write " + written.code() + " on the lid.");
       return "redirect:/batches/" + written.code();
     } catch (Refused refused) {
@@ -76,15 +77,13 @@ class TakeOnController {
     Household house = households.current();
     LocalDate today = households.today(house);
     Problems problems = new Problems();
-    Herb herb =
-        problems.attempt("herb", () -> catalogues.current().herb(TakeOnForm.text(form.herb())));
+    Herb herb = problems.attempt("herb", () -> catalogues.current().herb(Typed.text(form.herb())));
     Carrier carrier =
-        problems.attempt(
-            "carrier", () -> catalogues.current().carrier(TakeOnForm.text(form.carrier())));
+        problems.attempt("carrier", () -> catalogues.current().carrier(Typed.text(form.carrier())));
     Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.cut(), "cut"));
-    Jar jar = problems.attempt("jar", () -> jar(TakeOnForm.text(form.jar())));
-    Place place = problems.attempt("place", () -> households.place(TakeOnForm.text(form.place())));
-    Integer about = problems.attempt("about", () -> about(TakeOnForm.text(form.about())));
+    Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.jar())));
+    Place place = problems.attempt("place", () -> households.place(Typed.text(form.place())));
+    Integer about = problems.attempt("about", () -> about(Typed.text(form.about())));
     LocalDate on = problems.attempt("chargedOn", () -> day(form.chargedOn(), today));
     LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
     LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
@@ -111,10 +110,10 @@ class TakeOnController {
                 HerbState.DRIED,
                 herbG,
                 known.waterFraction(HerbState.DRIED),
-                TakeOnForm.text(form.amount()))),
+                Typed.text(form.amount()))),
         List.of(new Event.OilIn(carrier.key(), 1, bestBefore, opened, null)),
         oilMl,
-        TakeOnForm.text(form.oil()),
+        Typed.text(form.oil()),
         Event.JarIn.of(vessel),
         ChargeOrder.USUAL_COVER_MM,
         Use.SKIN,
@@ -127,7 +126,7 @@ class TakeOnController {
 
   /** Herb as typed, or from how far up it stands: its bed by the settled density of its cut. */
   private Range herbG(TakeOnForm form, Herb herb, Cut cut, Jar jar, Household house) {
-    String typed = TakeOnForm.text(form.amount());
+    String typed = Typed.text(form.amount());
     if (!typed.isEmpty()) {
       return Amounts.herbMassG(
           new MeasureReader(house.kitchen()).read(typed),
@@ -139,9 +138,7 @@ class TakeOnController {
     }
     double share =
         Double.parseDouble(
-            TakeOnForm.text(form.herbFill()).matches("0\\.\\d+")
-                ? TakeOnForm.text(form.herbFill())
-                : "0.5");
+            Typed.text(form.herbFill()).matches("0\\.\\d+") ? Typed.text(form.herbFill()) : "0.5");
     return catalogues
         .current()
         .looseRange(herb, herb.bestPart(), cut, HerbState.DRIED)
@@ -152,7 +149,7 @@ class TakeOnController {
    * Oil as typed, or what fills the jar to between three quarters and its fill line over the herb.
    */
   private Range oilMl(TakeOnForm form, Carrier carrier, Range herbG, Jar jar, Household house) {
-    String typed = TakeOnForm.text(form.oil());
+    String typed = Typed.text(form.oil());
     if (!typed.isEmpty()) {
       return Amounts.oilMl(typed, house.kitchen(), CarrierBlend.of(carrier));
     }

@@ -1,6 +1,5 @@
 package velvetcrock.bench;
 
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,9 +40,5 @@ record TakeOnForm(
         null,
         null,
         null);
-  }
-
-  static String text(@Nullable String text) {
-    return Optional.ofNullable(text).orElse("").strip();
   }
 }

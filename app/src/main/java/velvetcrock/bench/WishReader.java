@@ -38,6 +38,7 @@ import velvetcrock.drawer.LotRecord;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.JarAtHand;
 import velvetcrock.kitchen.Place;
+import velvetcrock.web.Typed;
 
 /** Reads the bench's sentence, with the lots that it means. */
 @Service

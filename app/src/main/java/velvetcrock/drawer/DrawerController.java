@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -35,6 +34,7 @@ import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Typed;
 
 /** The drawer's pages: its fronts, the lots behind them, and each lot. */
 @Controller
@@ -121,13 +121,13 @@ class DrawerController {
           boolean picked =
               details.origin() == LotDetails.Origin.GROWN && details.harvestedOn() == null;
           double amount =
-              picked && LotForm.text(form.amount()).isEmpty()
+              picked && Typed.text(form.amount()).isEmpty()
                   ? 0
                   : form.amountOf(details, house.kitchen(), catalogues.current());
           drawer.add(
               details,
               amount,
-              LotForm.text(form.amount()),
+              Typed.text(form.amount()),
               null,
               Optional.ofNullable(form.key()).orElse(""));
           return "It is in the drawer.";
@@ -211,9 +211,9 @@ class DrawerController {
   private LotEvent event(ChangeForm form, Lot lot) {
     Household house = households.current();
     LocalDate today = households.today(house);
-    String text = LotForm.text(form.amount());
+    String text = Typed.text(form.amount());
     LotForm typed = amount(text);
-    return switch (LotForm.text(form.what())) {
+    return switch (Typed.text(form.what())) {
       case "picked" -> {
         LocalDate on = Optional.ofNullable(Dates.read(form.on())).orElse(today);
         if (on.isAfter(today)) {
@@ -225,13 +225,14 @@ class DrawerController {
       case "used" ->
           new LotEvent.Taken(
               typed.amountOf(lot.details(), house.kitchen(), catalogues.current()),
-              used(LotForm.text(form.reason())));
+              used(Typed.text(form.reason())));
       case "counted" ->
           new LotEvent.Counted(
               typed.amountOf(lot.details(), house.kitchen(), catalogues.current()), text);
       case "opened" ->
           new LotEvent.Opened(Optional.ofNullable(Dates.read(form.on())).orElse(today));
-      case "ended" -> new LotEvent.Ended(reason(form.reason()));
+      case "ended" ->
+          new LotEvent.Ended(Typed.named(LotEvent.Reason.class, form.reason(), "reason"));
       default -> throw new Refused("what", "Choose what happened.");
     };
   }
@@ -247,14 +248,6 @@ class DrawerController {
     return new LotForm(
         null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
         text, null, null);
-  }
-
-  private static LotEvent.Reason reason(@Nullable String typed) {
-    try {
-      return LotEvent.Reason.valueOf(LotForm.text(typed).toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new Refused("reason", "Choose one of the list.");
-    }
   }
 
   private String lotPage(UUID id, ChangeForm form, FieldErrors errors, Model model) {

@@ -17,6 +17,7 @@ import velvetcrock.core.drawer.Entry;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.KindNames;
+import velvetcrock.web.StoredEntry;
 
 /** Reads and writes the logs of the drawer: the same for lots and for loads. */
 @Component
@@ -112,12 +113,13 @@ class DrawerLog {
     database.persist(
         new DrawerEntry(
             subject,
-            last,
-            names.nameOf(last.event()),
-            json.writeValueAsString(last.event()),
-            clock.instant(),
-            current.who().map(InHousehold::displayName).orElse(""),
-            key));
+            new StoredEntry.Happened(last.id(), last.number(), last.at(), last.replaces()),
+            new StoredEntry.Written(
+                names.nameOf(last.event()),
+                json.writeValueAsString(last.event()),
+                clock.instant(),
+                current.who().map(InHousehold::displayName).orElse(""),
+                key)));
   }
 
   String json(Object state) {

@@ -8,7 +8,6 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.Comparator;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -38,6 +37,7 @@ import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Typed;
 
 /** Loads that dry: hung up, weighed now and then, bent, and put away as a lot. */
 @Controller
@@ -141,10 +141,10 @@ class DryingController {
     Household house = households.current();
     return Forms.saved(
         () -> {
-          String typed = LotForm.text(form.amount());
+          String typed = Typed.text(form.amount());
           Double massG = typed.isEmpty() ? null : (Double) grams(typed, house);
           HerbState state =
-              LotForm.text(form.what()).equals("wilted") ? HerbState.WILTED : HerbState.DRIED;
+              Typed.text(form.what()).equals("wilted") ? HerbState.WILTED : HerbState.DRIED;
           dryings.putAway(id, massG, typed, state, Optional.ofNullable(form.key()).orElse(""));
           return state == HerbState.WILTED
               ? "It is a lot of wilted herb now: use it today."
@@ -169,18 +169,18 @@ class DryingController {
 
   private DryingEvent.Begun begun(DryingForm form, Household house) {
     Problems problems = new Problems();
-    Herb herb =
-        problems.attempt("herb", () -> catalogues.current().herb(LotForm.text(form.herb())));
-    Way way = problems.attempt("way", () -> named(Way.class, form.way(), "way"));
-    Cut cut = problems.attempt("cut", () -> named(Cut.class, form.cut(), "cut"));
-    Double massG = problems.attempt("amount", () -> grams(LotForm.text(form.amount()), house));
+    Herb herb = problems.attempt("herb", () -> catalogues.current().herb(Typed.text(form.herb())));
+    Way way = problems.attempt("way", () -> Typed.named(Way.class, form.way(), "way"));
+    Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.cut(), "cut"));
+    Double massG = problems.attempt("amount", () -> grams(Typed.text(form.amount()), house));
     Double water = problems.attempt("water", () -> percent(form.water()));
-    Origin origin = problems.attempt("origin", () -> named(Origin.class, form.origin(), "origin"));
+    Origin origin =
+        problems.attempt("origin", () -> Typed.named(Origin.class, form.origin(), "origin"));
     problems.refuseIfAny();
     Herb of = Objects.requireNonNull(herb);
     Part part =
         of.parts().stream()
-            .filter(p -> p.name().equalsIgnoreCase(LotForm.text(form.part())))
+            .filter(p -> p.name().equalsIgnoreCase(Typed.text(form.part())))
             .findFirst()
             .orElse(of.bestPart());
     return new DryingEvent.Begun(
@@ -189,10 +189,10 @@ class DryingController {
         cut,
         way,
         massG,
-        LotForm.text(form.amount()),
+        Typed.text(form.amount()),
         water == null ? of.waterFresh() : water,
         origin,
-        LotForm.text(form.from()));
+        Typed.text(form.from()));
   }
 
   private @Nullable Instant begunAt(DryingForm form, Household house) {
@@ -204,12 +204,12 @@ class DryingController {
   }
 
   private DryingEvent event(DryingForm form, Household house) {
-    return switch (LotForm.text(form.what())) {
+    return switch (Typed.text(form.what())) {
       case "weighed" -> {
-        String typed = LotForm.text(form.amount());
+        String typed = Typed.text(form.amount());
         yield new DryingEvent.Weighed(grams(typed, house), typed);
       }
-      case "snapped" -> new DryingEvent.Snapped(named(Snap.class, form.snap(), "snap"));
+      case "snapped" -> new DryingEvent.Snapped(Typed.named(Snap.class, form.snap(), "snap"));
       case "water-known" -> {
         Double water = percent(form.water());
         if (water == null) {
@@ -223,7 +223,7 @@ class DryingController {
   }
 
   private @Nullable Instant happened(DryingForm form, Household house) {
-    String typed = LotForm.text(form.happened());
+    String typed = Typed.text(form.happened());
     if (typed.isEmpty()) {
       return null;
     }
@@ -250,7 +250,7 @@ class DryingController {
   }
 
   private static @Nullable Double percent(@Nullable String typed) {
-    String text = LotForm.text(typed).replace(',', '.').replaceFirst("\\s*%$", "");
+    String text = Typed.text(typed).replace(',', '.').replaceFirst("\\s*%$", "");
     if (text.isEmpty()) {
       return null;
     }
@@ -258,14 +258,6 @@ class DryingController {
       return Double.parseDouble(text) / 100;
     } catch (NumberFormatException e) {
       throw new Refused("water", "“" + text + "” is not a number of % of water.");
-    }
-  }
-
-  private static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
-    try {
-      return Enum.valueOf(type, LotForm.text(name).toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new Refused(field, "Choose one of the list.");
     }
   }
 

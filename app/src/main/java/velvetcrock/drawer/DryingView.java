@@ -115,26 +115,24 @@ record DryingView(
   }
 
   private static List<LotView.Line> lines(List<DrawerLog.Line<DryingEvent>> log, Formats fmt) {
-    List<LotView.Line> lines = new ArrayList<>();
-    for (int i = log.size() - 1; i >= 0; i--) {
-      DrawerLog.Line<DryingEvent> line = log.get(i);
-      DryingEvent event = line.entry().event();
-      boolean fixed =
-          line.replaced()
-              || event instanceof DryingEvent.Begun
-              || event instanceof DryingEvent.PutAway
-              || event instanceof DryingEvent.Struck;
-      lines.add(
-          new LotView.Line(
-              line.entry().id(),
-              title(event, fmt),
-              fmt.moment(line.entry().at()),
-              line.by(),
-              line.replaced(),
-              !fixed,
-              event instanceof DryingEvent.PutAway e ? "/drawer/lots/" + e.lot() : ""));
-    }
-    return lines;
+    return LotView.newestFirst(log).map(line -> line(line, fmt)).toList();
+  }
+
+  private static LotView.Line line(DrawerLog.Line<DryingEvent> line, Formats fmt) {
+    DryingEvent event = line.entry().event();
+    boolean fixed =
+        line.replaced()
+            || event instanceof DryingEvent.Begun
+            || event instanceof DryingEvent.PutAway
+            || event instanceof DryingEvent.Struck;
+    return new LotView.Line(
+        line.entry().id(),
+        title(event, fmt),
+        fmt.moment(line.entry().at()),
+        line.by(),
+        line.replaced(),
+        !fixed,
+        event instanceof DryingEvent.PutAway e ? "/drawer/lots/" + e.lot() : "");
   }
 
   private static String title(DryingEvent event, Formats fmt) {

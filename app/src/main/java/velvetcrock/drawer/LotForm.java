@@ -27,6 +27,7 @@ import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.web.Dates;
+import velvetcrock.web.Typed;
 
 /**
  * A lot as it was typed.
@@ -106,7 +107,7 @@ record LotForm(
    */
   Kind lotKind() {
     try {
-      return Kind.valueOf(text(kind).toUpperCase(Locale.ROOT));
+      return Kind.valueOf(Typed.text(kind).toUpperCase(Locale.ROOT));
     } catch (IllegalArgumentException e) {
       throw new Refused("kind", "A herb, an oil, spirit or wax.");
     }
@@ -121,12 +122,12 @@ record LotForm(
     Kind is = lotKind();
     Problems problems = new Problems();
     boolean herb = is == Kind.HERB;
-    String key = is == Kind.SPIRIT ? "" : text(thing);
+    String key = is == Kind.SPIRIT ? "" : Typed.text(thing);
     problems.attempt("thing", () -> known(is, key, catalogue));
     Part ofPart = herb ? problems.attempt("part", () -> part(catalogue, key)) : null;
-    Cut ofCut = herb ? problems.attempt("cut", () -> named(Cut.class, cut, "cut")) : null;
+    Cut ofCut = herb ? problems.attempt("cut", () -> Typed.named(Cut.class, cut, "cut")) : null;
     HerbState inState =
-        herb ? problems.attempt("state", () -> named(HerbState.class, state, "state")) : null;
+        herb ? problems.attempt("state", () -> Typed.named(HerbState.class, state, "state")) : null;
     Origin by = problems.attempt("origin", () -> origin(herb));
     Double waterPercent = problems.attempt("water", () -> number(water, "% of water"));
     Double strength =
@@ -140,13 +141,13 @@ record LotForm(
     return new LotDetails(
         is,
         key,
-        text(name),
+        Typed.text(name),
         ofPart,
         ofCut,
         inState,
         waterPercent == null || !herb ? null : waterPercent / PERCENT,
         by,
-        text(from),
+        Typed.text(from),
         herb ? harvested : null,
         bought,
         herb ? null : opened,
@@ -162,7 +163,10 @@ record LotForm(
    * @throws Refused at {@code amount}
    */
   double amountOf(LotDetails details, Kitchen kitchen, Catalogue catalogue) {
-    String typed = text(other).isEmpty() ? text(amount) : text(amount) + " = " + text(other);
+    String typed =
+        Typed.text(other).isEmpty()
+            ? Typed.text(amount)
+            : Typed.text(amount) + " = " + Typed.text(other);
     if (typed.isEmpty()) {
       throw new Refused("amount", "Say how much there is, such as 180 g or 500 ml.");
     }
@@ -214,13 +218,14 @@ record LotForm(
   private Part part(Catalogue catalogue, String key) {
     Herb herb = catalogue.herb(key);
     return herb.parts().stream()
-        .filter(p -> p.name().equalsIgnoreCase(text(part)))
+        .filter(p -> p.name().equalsIgnoreCase(Typed.text(part)))
         .findFirst()
         .orElse(herb.bestPart());
   }
 
   private Origin origin(boolean herb) {
-    Origin by = text(origin).isEmpty() ? Origin.BOUGHT : named(Origin.class, origin, "origin");
+    Origin by =
+        Typed.text(origin).isEmpty() ? Origin.BOUGHT : Typed.named(Origin.class, origin, "origin");
     if (!herb && by != Origin.BOUGHT) {
       throw new Refused("origin", "Only herbs are grown or gathered here.");
     }
@@ -228,7 +233,7 @@ record LotForm(
   }
 
   private @Nullable Long priceMinor() {
-    String typed = text(price).toLowerCase(Locale.ROOT);
+    String typed = Typed.text(price).toLowerCase(Locale.ROOT);
     if (typed.isEmpty()) {
       return null;
     }
@@ -254,7 +259,7 @@ record LotForm(
   }
 
   private static @Nullable Double number(@Nullable String typed, String what) {
-    String text = text(typed).replace(',', '.').replaceFirst("\\s*%.*$", "");
+    String text = Typed.text(typed).replace(',', '.').replaceFirst("\\s*%.*$", "");
     if (text.isEmpty()) {
       return null;
     }
@@ -262,14 +267,6 @@ record LotForm(
       return Double.parseDouble(text);
     } catch (NumberFormatException e) {
       throw new Refused("", "“" + shown(text) + "” is not a number of " + what + ".");
-    }
-  }
-
-  private static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
-    try {
-      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new Refused(field, "Choose one of the list.");
     }
   }
 
@@ -290,9 +287,5 @@ record LotForm(
         .setScale(2, RoundingMode.HALF_UP)
         .stripTrailingZeros()
         .toPlainString();
-  }
-
-  static String text(@Nullable String text) {
-    return text == null ? "" : text.strip();
   }
 }

@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.drawer.Lot;
@@ -75,11 +77,16 @@ record LotView(
         details.kind().unit(),
         facts(lot, words, catalogue, fmt),
         cautions.of(lot.worries(catalogue, fmt.today())),
-        log.stream().map(l -> line(l, details.kind(), words, fmt)).toList(),
+        newestFirst(log).map(l -> line(l, details.kind(), words, fmt)).toList(),
         lot.standing(),
         lot.standing() && details.origin() != Origin.BOUGHT,
         lot.standing() && details.kind() == Kind.CARRIER && details.openedOn() == null,
         "/drawer/of/" + details.kind() + "/" + key);
+  }
+
+  /** The newest line of a log in front, where the eye falls first. */
+  static <E> Stream<DrawerLog.Line<E>> newestFirst(List<DrawerLog.Line<E>> log) {
+    return IntStream.range(0, log.size()).mapToObj(i -> log.get(log.size() - 1 - i));
   }
 
   private static List<Fact> facts(Lot lot, LotWords words, Catalogue catalogue, Formats fmt) {

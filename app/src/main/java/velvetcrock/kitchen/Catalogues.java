@@ -23,6 +23,7 @@ import velvetcrock.core.materia.Additions;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.Typed;
 
 /** The catalogue as the household knows it: what ships, with its own in place of that. */
 @Service
@@ -96,8 +97,8 @@ public class Catalogues {
   @Transactional
   public String keep(OwnKind kind, OwnTyped typed) {
     Problems problems = new Problems();
-    OwnKind.Choice like = problems.attempt("like", () -> chosen(kind, OwnTyped.text(typed.like())));
-    Part part = problems.attempt("part", () -> part(OwnTyped.text(typed.part())));
+    OwnKind.Choice like = problems.attempt("like", () -> chosen(kind, Typed.text(typed.like())));
+    Part part = problems.attempt("part", () -> part(Typed.text(typed.part())));
     Map<String, Double> figures = new LinkedHashMap<>();
     for (OwnKind.Figure figure : kind.figures()) {
       String text = typed.figure(figure.key());
@@ -195,7 +196,7 @@ public class Catalogues {
 
   private static String shortEnough(
       Problems problems, String field, @Nullable String typed, int longest) {
-    String text = OwnTyped.text(typed);
+    String text = Typed.text(typed);
     problems.require(text.length() <= longest, field, "At most " + longest + " letters.");
     return text;
   }

@@ -14,6 +14,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Typed;
 
 /** The kitchen: settings, places and jars. */
 @Controller
@@ -51,7 +52,9 @@ class KitchenController {
   String settle(
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> households.settle(text(form.household()), text(form.zone()), text(form.kitchen())),
+        () ->
+            households.settle(
+                Typed.text(form.household()), Typed.text(form.zone()), Typed.text(form.kitchen())),
         "Saved.",
         form,
         model,
@@ -65,7 +68,7 @@ class KitchenController {
     return saved(
         () ->
             households.addPlace(
-                text(form.placeName()), light(form.light()), celsius(form.celsius())),
+                Typed.text(form.placeName()), light(form.light()), celsius(form.celsius())),
         "A new plank is up.",
         form,
         model,
@@ -80,12 +83,12 @@ class KitchenController {
         () ->
             households.measureJar(
                 new Households.JarTyped(
-                    text(form.jarName()),
-                    text(form.shape()),
-                    text(form.water()),
-                    text(form.height()),
-                    text(form.width()),
-                    text(form.count()))),
+                    Typed.text(form.jarName()),
+                    Typed.text(form.shape()),
+                    Typed.text(form.water()),
+                    Typed.text(form.height()),
+                    Typed.text(form.width()),
+                    Typed.text(form.count()))),
         "Measured. The bench knows this jar now.",
         form,
         model,
@@ -97,7 +100,7 @@ class KitchenController {
   String countJar(
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> households.countJar(text(form.jar()), text(form.count())),
+        () -> households.countJar(Typed.text(form.jar()), Typed.text(form.count())),
         "Counted. The bench proposes what stands empty.",
         form,
         model,
@@ -141,7 +144,7 @@ class KitchenController {
 
   private static Light light(@Nullable String name) {
     try {
-      return Light.valueOf(text(name));
+      return Light.valueOf(Typed.text(name));
     } catch (IllegalArgumentException e) {
       throw new Refused("light", "Choose how light it is there.");
     }
@@ -149,18 +152,15 @@ class KitchenController {
 
   private static double celsius(@Nullable String typed) {
     try {
-      return Double.parseDouble(text(typed).replace(',', '.').replace("°C", "").strip());
+      return Double.parseDouble(Typed.text(typed).replace(',', '.').replace("°C", "").strip());
     } catch (NumberFormatException e) {
-      throw new Refused("celsius", "“" + text(typed) + "” is not a temperature in °C, such as 17.");
+      throw new Refused(
+          "celsius", "“" + Typed.text(typed) + "” is not a temperature in °C, such as 17.");
     }
   }
 
   private static KitchenForm empty() {
     return new KitchenForm(
         null, null, null, null, null, null, null, null, null, null, null, null, null);
-  }
-
-  private static String text(@Nullable String text) {
-    return text == null ? "" : text.strip();
   }
 }

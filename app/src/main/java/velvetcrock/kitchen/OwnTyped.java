@@ -34,8 +34,4 @@ public record OwnTyped(
   public String figure(String key) {
     return figures == null ? "" : figures.getOrDefault(key, "").strip();
   }
-
-  static String text(@Nullable String typed) {
-    return typed == null ? "" : typed.strip();
-  }
 }

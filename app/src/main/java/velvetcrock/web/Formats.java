@@ -29,6 +29,8 @@ public final class Formats {
   /** Below this many hours people count in hours, above it in days. */
   private static final double HOURS_IN_HOURS = 48;
 
+  private static final double HOURS_A_DAY = 24;
+
   private final Kitchen kitchen;
   private final ZoneId zone;
   private final LocalDate today;
@@ -188,14 +190,14 @@ public final class Formats {
     }
     return hours < HOURS_IN_HOURS
         ? number(hours, hours < 10 && Math.abs(hours - Math.rint(hours)) > 0.2 ? 1 : 0) + " h"
-        : days(Math.round(hours / 24));
+        : days(Math.round(hours / HOURS_A_DAY));
   }
 
   /** A range of hours, in one unit. */
   public String hours(Range hours) {
-    boolean asDays = hours.high() >= HOURS_IN_HOURS;
-    String low = number(asDays ? hours.low() / 24 : hours.low(), 0);
-    String high = number(asDays ? hours.high() / 24 : hours.high(), 0);
+    boolean asDays = hours.high() >= HOURS_IN_HOURS && hours.low() >= HOURS_A_DAY;
+    String low = number(asDays ? hours.low() / HOURS_A_DAY : hours.low(), 0);
+    String high = number(asDays ? hours.high() / HOURS_A_DAY : hours.high(), 0);
     String unit = asDays ? " days" : " h";
     return low.equals(high) ? high + unit : low + "–" + high + unit;
   }

@@ -89,4 +89,34 @@ class FormatsTest {
     assertThat(drawing.widthPx()).isEqualTo(181);
     assertThat(JarDrawing.mix("#000000", "#ffffff", 0.5)).isEqualTo("#808080");
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.001, 1 min",
+    "0.5, 30 min",
+    "1, 1 h",
+    "4.3, 4.3 h",
+    "12.1, 12 h",
+    "24, 24 h",
+    "47.6, 48 h",
+    "60, 3 days",
+    "504, 3 weeks"
+  })
+  void hoursAreSaidInTheUnitThatPeopleWouldSay(double hours, String words) {
+    assertThat(metric.hours(hours)).isEqualTo(words);
+  }
+
+  @Test
+  void aRangeOfHoursHasOneUnit() {
+    assertThat(metric.hours(new Range(4, 12))).isEqualTo("4–12 h");
+    assertThat(metric.hours(new Range(8, 72))).isEqualTo("8–72 h");
+    assertThat(metric.hours(new Range(75, 340))).isEqualTo("3–14 days");
+    assertThat(metric.hours(new Range(11.9, 12.1))).isEqualTo("12 h");
+  }
+
+  @Test
+  void whatIsWeighedWithItsVesselIsSaidToTheGram() {
+    assertThat(metric.gram(3078.4)).isEqualTo("3078 g");
+    assertThat(metric.g(3078.4)).isEqualTo("3.08 kg");
+  }
 }

@@ -29,12 +29,7 @@ public record Jar(String key, String name, double brimMl, double innerDiameterMm
     /** An oven dish. */
     DISH,
     /** A slow cooker's own crock. */
-    CROCK;
-
-    /** Whether a lid closes it tightly, so that no vapour leaves and no air comes in. */
-    public boolean closes() {
-      return this == JAR;
-    }
+    CROCK
   }
 
   /** A jar with a lid. */

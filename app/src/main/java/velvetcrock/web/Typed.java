@@ -1,4 +1,4 @@
-package velvetcrock.bench;
+package velvetcrock.web;
 
 import java.util.Locale;
 import java.util.Objects;
@@ -8,17 +8,19 @@ import velvetcrock.core.Figures;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 
-/** Reads what is typed at the bench. */
-final class Typed {
+/** Reads what is typed into forms; every page reads it the same way. */
+public final class Typed {
   private static final int SHOWN = 40;
 
   private Typed() {}
 
-  static String text(@Nullable String text) {
+  /** What was typed, without spaces round it; empty for nothing. */
+  public static String text(@Nullable String text) {
     return text == null ? "" : text.strip();
   }
 
-  static boolean blank(@Nullable String text) {
+  /** Whether nothing was typed. */
+  public static boolean blank(@Nullable String text) {
     return text(text).isEmpty();
   }
 
@@ -26,8 +28,9 @@ final class Typed {
    * A number in bounds.
    *
    * @param what what it is a number of, for the error
+   * @throws Refused without a field, for whoever asks to name it
    */
-  static double number(@Nullable String text, double low, double high, String what) {
+  public static double number(@Nullable String text, double low, double high, String what) {
     String typed = text(text);
     double value;
     try {
@@ -55,16 +58,21 @@ final class Typed {
     return typed.length() > SHOWN ? typed.substring(0, SHOWN) + "…" : typed;
   }
 
-  static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
+  /**
+   * One of a list, in either case, with hyphens or without.
+   *
+   * @throws Refused at {@code field}
+   */
+  public static <E extends Enum<E>> E named(Class<E> type, @Nullable String name, String field) {
     try {
-      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT));
+      return Enum.valueOf(type, text(name).toUpperCase(Locale.ROOT).replace('-', '_'));
     } catch (IllegalArgumentException e) {
       throw new Refused(field, "Choose one of the list.");
     }
   }
 
   /** Runs a step whose problems all belong to one field of the form. */
-  static <T> T at(String field, Supplier<T> step) {
+  public static <T> T at(String field, Supplier<T> step) {
     Problems problems = new Problems();
     T result = problems.attempt(field, step);
     problems.refuseIfAny();
