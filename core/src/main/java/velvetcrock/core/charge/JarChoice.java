@@ -5,14 +5,16 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 
 /**
- * Which jars a charge belongs in: the smallest free one in which it is covered and fits; where none
- * holds it all, as few of one kind as do; where there are not enough of one kind, the largest free
- * ones, each with its share.
+ * Which jars a charge belongs in: the smallest free one in which it is covered and fits, or where
+ * its oil covers it in none the smallest in which it fits; where none holds it all, as few of one
+ * kind as do; where there are not enough of one kind, the largest free ones, each with its share.
  *
  * @param fills the jars with the share of the charge that goes into each; shares add up to 1
  */
@@ -69,11 +71,13 @@ public record JarChoice(List<Fill> fills) {
             .filter(f -> f.count() > 0)
             .sorted(Comparator.comparingDouble(f -> f.jar().brimMl()))
             .toList();
-    return bySize.stream()
-        .filter(f -> holds(inJar.apply(f.jar(), 1.0)))
-        .findFirst()
-        .map(f -> one(f.jar()))
+    return first(bySize, jar -> holds(inJar.apply(jar, 1.0)))
+        .or(() -> first(bySize, jar -> fits(inJar.apply(jar, 1.0))))
         .orElseGet(() -> several(bySize, inJar));
+  }
+
+  private static Optional<JarChoice> first(List<Free> bySize, Predicate<Jar> good) {
+    return bySize.stream().map(Free::jar).filter(good).findFirst().map(JarChoice::one);
   }
 
   /** As few as possible of one kind, the larger kinds first. */

@@ -54,6 +54,28 @@ class JarChoiceTest {
   }
 
   @Test
+  void whatItsOilCoversNowhereStandsInTheSmallestJarThatItFits() {
+    HerbPortion herb =
+        HerbPortion.usual(CATALOGUE.herb("yarrow"), Part.FLOWER, Cut.CUT, HerbState.DRIED, 60);
+    List<Free> free = List.of(free("jar-1000", 2), free("jar-720", 2), free("jar-500", 2));
+
+    JarChoice choice =
+        JarChoice.best(
+            free,
+            (jar, share) ->
+                charger.reckon(
+                    new ChargeOrder(
+                        List.of(herb.withMassG(60 * share)),
+                        CarrierBlend.of(CATALOGUE.carrier("olive")),
+                        new Ratio.WeightToVolume(5),
+                        Optional.of(jar),
+                        12)));
+
+    assertThat(choice.count()).isEqualTo(1);
+    assertThat(choice.jar().key()).isEqualTo("jar-720");
+  }
+
+  @Test
   void aJarThatIsInUseIsPassedOver() {
     List<Free> free = List.of(free("jar-1000", 2), free("jar-500", 0));
 
