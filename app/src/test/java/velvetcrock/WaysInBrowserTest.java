@@ -24,7 +24,9 @@ class WaysInBrowserTest extends BrowserPages {
   }
 
   private static void tap(Page page, String button) {
-    page.waitForResponse("**/bench**", () -> page.getByText(button).click());
+    page.waitForResponse(
+        "**/bench**",
+        () -> page.locator("button", new Page.LocatorOptions().setHasText(button)).first().click());
     settled(page);
   }
 
@@ -157,6 +159,32 @@ class WaysInBrowserTest extends BrowserPages {
       press(page, "Leave out oil 2");
       assertThat(page.locator("main")).containsText("slurry: poured, was blended");
       assertThat(page.locator("main")).containsText("things changed at once");
+    }
+  }
+
+  @Test
+  void byEyeWithASolidFatAndThenIntoAnotherVessel() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      page.navigate("/bench");
+      say(page, "Ratio by", "fill");
+      say(page, "Jar", "jar-500");
+      page.getByLabel("How much herb").fill("");
+      assertThat(page.locator("#result")).containsText("weigh it to be sure");
+      say(page, "Carrier oil", "coconut");
+      assertThat(page.locator("#result")).containsText("cannot be infused cold");
+      tap(page, "Warm it");
+      assertThat(page.locator("#result")).containsText("Begins to set near");
+      page.getByLabel("Jar and herb are clean").check();
+      press(page, "Charge the jar");
+      charged(page);
+
+      page.getByText("Put into another vessel").click();
+      page.getByLabel("Into which?").selectOption("jar-720");
+      page.locator("form", new Page.LocatorOptions().setHasText("Into which?"))
+          .getByText("Log it")
+          .click();
+      assertThat(page.locator(".notice")).containsText("Put into the");
     }
   }
 }

@@ -28,7 +28,6 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -129,7 +128,8 @@ class TakeOnController {
     String typed = Typed.text(form.amount());
     if (!typed.isEmpty()) {
       return Amounts.herbMassG(
-          new MeasureReader(house.kitchen()).read(typed),
+          typed,
+          house.kitchen(),
           herb,
           herb.bestPart(),
           cut,

@@ -217,7 +217,8 @@ class WishReader {
         "amount",
         () ->
             Amounts.herbMassG(
-                CrossCheck.read(Typed.text(form.amount()), bench.kitchen(), substance(herb)),
+                Typed.text(form.amount()),
+                bench.kitchen(),
                 herb.herb(),
                 herb.part(),
                 herb.cut(),
@@ -226,10 +227,7 @@ class WishReader {
   }
 
   private CrossCheck.Substance substance(Kindred herb) {
-    return new CrossCheck.Substance(
-        catalogue().looseDensity(herb.herb(), herb.part(), herb.cut(), herb.state()),
-        catalogue().looseRange(herb.herb(), herb.part(), herb.cut(), herb.state()),
-        true);
+    return Amounts.loose(herb.herb(), herb.part(), herb.cut(), herb.state(), catalogue());
   }
 
   private ByEye byEye(BenchForm form, List<Kindred> herbs, Jar jar) {

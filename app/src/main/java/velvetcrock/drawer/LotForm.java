@@ -176,13 +176,7 @@ record LotForm(
         Part of = Objects.requireNonNull(details.part());
         Cut in = Objects.requireNonNull(details.cut());
         HerbState as = Objects.requireNonNull(details.state());
-        Substance loose =
-            new Substance(
-                catalogue.looseDensity(herb, of, in, as),
-                catalogue.looseRange(herb, of, in, as),
-                true);
-        Measure read = CrossCheck.read(typed, kitchen, loose);
-        yield Amounts.herbMassG(read, herb, of, in, as, catalogue).middle();
+        yield Amounts.herbMassG(typed, kitchen, herb, of, in, as, catalogue).middle();
       }
       case WAX -> {
         Wax wax = catalogue.wax(details.thing());

@@ -27,6 +27,33 @@ public final class Amounts {
     return oilMl(CrossCheck.read(text, kitchen, liquid), carriers);
   }
 
+  /**
+   * Herb in g from what was typed; where weight and volume are both given, the one is checked
+   * against the other.
+   *
+   * @throws velvetcrock.core.Refused at {@code amount}
+   */
+  public static Range herbMassG(
+      String text,
+      Kitchen kitchen,
+      Herb herb,
+      Part part,
+      Cut cut,
+      HerbState state,
+      Catalogue catalogue) {
+    Measure read = CrossCheck.read(text, kitchen, loose(herb, part, cut, state, catalogue));
+    return herbMassG(read, herb, part, cut, state, catalogue);
+  }
+
+  /** A herb as it lies loose in a cup, for checking a weight against a volume. */
+  public static CrossCheck.Substance loose(
+      Herb herb, Part part, Cut cut, HerbState state, Catalogue catalogue) {
+    return new CrossCheck.Substance(
+        catalogue.looseDensity(herb, part, cut, state),
+        catalogue.looseRange(herb, part, cut, state),
+        true);
+  }
+
   /** Oil in ml: a volume as it is, a weight by the oil's density at 20 °C. */
   public static Range oilMl(Measure measure, CarrierBlend carriers) {
     return measure.isWeight()
