@@ -39,7 +39,7 @@ import velvetcrock.web.InHousehold;
 /** The whole application on a throw-away database, with a household of its own for each test. */
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = "velvetcrock.demo=true")
+    properties = {"velvetcrock.demo=true", "velvetcrock.demo-probes=false"})
 abstract class AppTest {
   @Autowired Households households;
   @Autowired Batches batches;

@@ -3,22 +3,18 @@ package velvetcrock.api;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.StringReader;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -28,8 +24,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.EventKinds;
@@ -40,6 +38,7 @@ import velvetcrock.core.log.BatchReckoning.Reading;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.stove.LoggerFile;
 
 /** The log of a household: batches, entries and readings. Needs a session or a token. */
 @RestController
@@ -47,14 +46,15 @@ import velvetcrock.core.measure.Temperatures;
 @Tag(name = "log", description = "A household’s batches; needs a session or Authorization: Bearer.")
 class LogController {
   private static final int NEWEST = 500;
-  private static final double COLDEST_C = -60;
-  private static final double HOTTEST_C = 400;
+  private static final int MOST_BYTES = 64 * 1024 * 1024;
 
   private final Batches batches;
+  private final BatchReadings readings;
   private final EventKinds kinds;
 
-  LogController(Batches batches, EventKinds kinds) {
+  LogController(Batches batches, BatchReadings readings, EventKinds kinds) {
     this.batches = batches;
+    this.readings = readings;
     this.kinds = kinds;
   }
 
@@ -172,85 +172,61 @@ class LogController {
     List<Reading> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
     for (int i = 0; i < sent.size(); i++) {
-      take(
-          i + 1,
-          String.valueOf(sent.get(i).get("at")),
-          String.valueOf(sent.get(i).get("celsius")),
-          false,
-          good,
-          rejected);
+      take(i + 1, sent.get(i), good, rejected);
     }
     return add(batch, good, rejected);
   }
 
   @PostMapping(value = "/{code}/readings", consumes = "text/csv")
   @Operation(
-      summary = "Adds temperatures from CSV: a time column and one in °C or °F, by their header.")
-  ReadingsOut readingsCsv(@PathVariable String code, @RequestBody String csv) throws IOException {
+      summary =
+          "Adds temperatures from CSV: a time column and one in °C or °F, by their header; °C where it"
+              + " does not say. Times without a zone are of the zone asked for.")
+  ReadingsOut readingsCsv(
+      @PathVariable String code,
+      @RequestParam(required = false) @Nullable String zone,
+      HttpServletRequest request)
+      throws IOException {
     BatchRecord batch = batches.find(code);
+    byte[] csv = request.getInputStream().readNBytes(MOST_BYTES + 1);
+    if (csv.length > MOST_BYTES) {
+      throw new Refused("file", "At most 64 MB at once. Larger files go through the stove’s page.");
+    }
     List<Reading> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
-    CSVFormat format = CSVFormat.DEFAULT.builder().setTrim(true).setIgnoreEmptyLines(true).get();
-    try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
-      Columns columns = null;
-      for (CSVRecord row : parser) {
-        if (columns == null) {
-          columns = Columns.of(row);
-          continue;
-        }
-        int line = (int) row.getRecordNumber();
-        if (row.size() <= Math.max(columns.time(), columns.temperature())) {
-          rejected.add(new Rejected(line, "A column is missing."));
-        } else {
-          take(
-              line,
-              row.get(columns.time()),
-              row.get(columns.temperature()),
-              columns.fahrenheit(),
-              good,
-              rejected);
-        }
-      }
-    }
+    LoggerFile file = LoggerFile.of(new ByteArrayInputStream(csv));
+    file.read(
+        new ByteArrayInputStream(csv),
+        new LoggerFile.Choices(LoggerFile.Scale.CELSIUS, false, zone(zone)),
+        new LoggerFile.Sink() {
+          @Override
+          public void reading(long line, Reading reading) {
+            good.add(reading);
+          }
+
+          @Override
+          public void rejected(long line, String why) {
+            rejected.add(new Rejected((int) line, why));
+          }
+        });
     return add(batch, good, rejected);
   }
 
-  /** Where the columns are. */
-  private record Columns(int time, int temperature, boolean fahrenheit) {
-    static Columns of(CSVRecord header) {
-      int time = -1;
-      int temperature = -1;
-      boolean fahrenheit = false;
-      for (int i = 0; i < header.size(); i++) {
-        String name = header.get(i).toLowerCase(Locale.ROOT);
-        if (time < 0 && name.matches(".*(time|date|^at$).*")) {
-          time = i;
-        } else if (temperature < 0 && name.matches(".*(temp|celsius|fahrenheit|°c|°f|^c$|^f$).*")) {
-          temperature = i;
-          fahrenheit =
-              name.contains("fahrenheit") || name.contains("°f") || name.matches("(.*[^a-z])?f");
-        }
-      }
-      if (time < 0 || temperature < 0) {
-        throw new Refused(
-            "header",
-            "Name a time column and a temperature column in °C or °F, such as: time,celsius");
-      }
-      return new Columns(time, temperature, fahrenheit);
+  private static @Nullable ZoneId zone(@Nullable String zone) {
+    try {
+      return zone == null ? null : ZoneId.of(zone);
+    } catch (DateTimeException e) {
+      throw new Refused("zone", "“" + zone + "” is not a time zone, such as Europe/Oslo.");
     }
   }
 
   private static void take(
-      int line,
-      String at,
-      String temperature,
-      boolean fahrenheit,
-      List<Reading> good,
-      List<Rejected> rejected) {
+      int line, Map<String, Object> sent, List<Reading> good, List<Rejected> rejected) {
+    String at = String.valueOf(sent.get("at"));
+    String temperature = String.valueOf(sent.get("celsius"));
     try {
-      double value = Double.parseDouble(temperature);
-      double celsius = fahrenheit ? Temperatures.celsiusOfFahrenheit(value) : value;
-      if (!(celsius >= COLDEST_C && celsius <= HOTTEST_C)) {
+      double celsius = Double.parseDouble(temperature);
+      if (!(celsius >= Temperatures.COLDEST_C && celsius <= Temperatures.HOTTEST_C)) {
         rejected.add(
             new Rejected(
                 line, "A temperature is between −60 and 400 °C; " + temperature + " was read."));
@@ -267,9 +243,7 @@ class LogController {
   }
 
   private ReadingsOut add(BatchRecord batch, List<Reading> good, List<Rejected> rejected) {
-    Set<Instant> times = new HashSet<>();
-    List<Reading> once = good.stream().filter(r -> times.add(r.at())).toList();
-    int accepted = batches.addReadings(batch, once);
+    int accepted = readings.add(batch, good);
     return new ReadingsOut(accepted, good.size() - accepted, rejected);
   }
 

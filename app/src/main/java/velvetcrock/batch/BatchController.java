@@ -132,6 +132,7 @@ class BatchController {
     model.addAttribute("view", view);
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
+    model.addAttribute("grossTyped", "pot-weighed".equals(form.kind()) ? form.gross() : "");
     model.addAttribute("places", households.places());
     model.addAttribute("vessels", households.jars());
     model.addAttribute("reasons", Event.Reason.values());
@@ -190,6 +191,10 @@ class BatchController {
   }
 
   private static String redirect(String back, String code) {
-    return back.equals("shelf") ? "redirect:/" : "redirect:/batches/" + code;
+    return switch (back) {
+      case "shelf" -> "redirect:/";
+      case "stove" -> "redirect:/stove/" + code;
+      default -> "redirect:/batches/" + code;
+    };
   }
 }

@@ -18,15 +18,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Series;
 import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
-import velvetcrock.core.log.BatchReckoning.Reading;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Entry;
@@ -60,6 +61,7 @@ public class Batches {
   private final Catalogues catalogues;
   private final LotTaker lots;
   private final EntityManager entities;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   Batches(
@@ -73,6 +75,7 @@ public class Batches {
       Catalogues catalogues,
       LotTaker lots,
       EntityManager entities,
+      ApplicationEventPublisher events,
       Clock clock) {
     this.batches = batches;
     this.log = log;
@@ -84,6 +87,7 @@ public class Batches {
     this.catalogues = catalogues;
     this.lots = lots;
     this.entities = entities;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -306,18 +310,13 @@ public class Batches {
                 () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
     ZoneId zone = households.current().zone();
     return new BatchReckoning(catalogues.current(), batch.state())
-        .keeping(bottle, zone, readings.of(batch.id()));
+        .keeping(bottle, zone, readings.series(batch.id()));
   }
 
-  /** Adds temperatures read while a batch infuses; answers how many were new. */
-  @Transactional
-  public int addReadings(BatchRecord batch, List<Reading> read) {
-    int added = readings.add(batch.id(), read);
-    if (added > 0 && batch.state().strained() != null) {
-      Batch row = batches.lock(batch.code()).orElseThrow();
-      keepBottles(row, kinds.state(row.state()));
-    }
-    return added;
+  /** Reckons a batch's bottles anew, after readings of its infusing came in. */
+  void keepBottles(String code) {
+    Batch row = batches.lock(code).orElseThrow();
+    keepBottles(row, kinds.state(row.state()));
   }
 
   private void check(Entry entry, BatchState was, List<Entry> entries) {
@@ -356,6 +355,8 @@ public class Batches {
             new StoredEntry.Happened(entry.id(), entry.number(), entry.at(), entry.replaces()),
             new StoredEntry.Written(
                 EventKinds.nameOf(entry.event()), kinds.write(entry.event()), now, by, key)));
+    events.publishEvent(
+        new BatchChanged(current.id(), batch.id(), batch.code(), BatchChanged.What.LOG, List.of()));
     return new Written(entry.id(), batch.code(), entry.number(), false, by, now, List.of());
   }
 
@@ -368,7 +369,7 @@ public class Batches {
   private void keepBottles(Batch batch, BatchState state) {
     ZoneId zone = households.current().zone();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
-    List<Reading> read = state.bottles().isEmpty() ? List.of() : readings.of(batch.id());
+    Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batch.id());
     Map<String, Bottle> rows = new HashMap<>();
     bottles.findByBatchId(batch.id()).forEach(b -> rows.put(b.letter(), b));
     for (BottleState bottle : state.bottles()) {

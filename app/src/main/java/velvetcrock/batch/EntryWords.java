@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.log.Observations;
 import velvetcrock.core.materia.Catalogue;
@@ -32,6 +33,20 @@ final class EntryWords {
       return "Weighed: " + fmt.gram(e.grossG()) + " with its vessel";
     } else if (event instanceof Event.Transferred e) {
       return "Put into the " + e.jar().name();
+    } else if (event instanceof Event.PutOnHeat e) {
+      return "Put on the heat: " + e.heater().name() + ", " + e.knob().name();
+    } else if (event instanceof Event.KnobTurned e) {
+      return "Knob turned to " + e.knob().name();
+    } else if (event instanceof Event.TakenOffHeat) {
+      return "Taken off the heat";
+    } else if (event instanceof Event.FeltByHand e) {
+      return "Felt by hand: " + felt(e.test());
+    } else if (event instanceof Event.BathToppedUp) {
+      return "Bath topped up";
+    } else if (event instanceof Event.RanHot e) {
+      return "Ran hot: up to " + fmt.degrees(e.peakC());
+    } else if (event instanceof Event.HeatAnswered e) {
+      return "Answered: " + answer(e.answer());
     } else if (event instanceof Event.Shaken) {
       return "Shaken";
     } else if (event instanceof Event.Turned) {
@@ -75,6 +90,12 @@ final class EntryWords {
       return smelled(e);
     } else if (event instanceof Event.ToppedUp e) {
       return catalogue.carrier(e.carrier()).name() + typed(e.text());
+    } else if (event instanceof Event.PutOnHeat e) {
+      return e.bath() == null ? "" : "in the bath “" + e.bath().name() + "”";
+    } else if (event instanceof Event.RanHot e) {
+      return ranHot(e);
+    } else if (event instanceof Event.HeatAnswered e) {
+      return "the heat of " + fmt.moment(e.from());
     } else if (event instanceof Event.OilPoured e) {
       return e.grossG() == null ? "" : fmt.gram(e.grossG()) + " with its vessel";
     } else if (event instanceof Event.Strained e) {
@@ -102,6 +123,35 @@ final class EntryWords {
       return none.after(e).worries();
     }
     return event instanceof Event.Smelled e ? none.after(e).worries() : List.of();
+  }
+
+  /** What a hand felt, in words. */
+  static String felt(Assumed.HandTest test) {
+    return switch (test) {
+      case COMFORTABLE -> "bath-warm";
+      case HOT -> "hot";
+      case TOO_HOT_TO_HOLD -> "too hot to hold";
+    };
+  }
+
+  /** What was done about heat, in words. */
+  static String answer(Event.Answer answer) {
+    return switch (answer) {
+      case TURNED_DOWN -> "turned down";
+      case LIFTED_OFF -> "lifted off";
+      case TOPPED_UP_BATH -> "bath topped up";
+      case SWITCHED_OFF -> "switched off";
+      case LET_BE -> "let be";
+    };
+  }
+
+  private String ranHot(Event.RanHot e) {
+    String since = "above " + fmt.degrees(e.ceilingC()) + " from " + fmt.moment(e.from());
+    return e.to() == null
+        ? since
+        : since
+            + " for "
+            + fmt.hours(java.time.Duration.between(e.from(), e.to()).toSeconds() / 3600.0);
   }
 
   /** A reason in words. */

@@ -29,6 +29,13 @@ public class EventKinds {
     byName.put("oil-poured", Event.OilPoured.class);
     byName.put("pot-weighed", Event.PotWeighed.class);
     byName.put("transferred", Event.Transferred.class);
+    byName.put("put-on-heat", Event.PutOnHeat.class);
+    byName.put("knob-turned", Event.KnobTurned.class);
+    byName.put("taken-off-heat", Event.TakenOffHeat.class);
+    byName.put("felt-by-hand", Event.FeltByHand.class);
+    byName.put("bath-topped-up", Event.BathToppedUp.class);
+    byName.put("ran-hot", Event.RanHot.class);
+    byName.put("heat-answered", Event.HeatAnswered.class);
     byName.put("shaken", Event.Shaken.class);
     byName.put("turned", Event.Turned.class);
     byName.put("all-well", Event.AllWell.class);

@@ -23,7 +23,7 @@ import velvetcrock.web.Formats;
  * @param dots the weighings as dots on it
  * @param reckoning how the target was found; null before the first weighing
  */
-record LeavingView(
+public record LeavingView(
     String title,
     String lead,
     String detail,
@@ -37,7 +37,8 @@ record LeavingView(
   private static final double HEIGHT = 80;
   private static final double DOT = 3.5;
 
-  static @Nullable LeavingView of(BatchState state, BatchReckoning reckoning, Formats fmt) {
+  /** How far it is; null where nothing has to leave. */
+  public static @Nullable LeavingView of(BatchState state, BatchReckoning reckoning, Formats fmt) {
     if (state.status() == BatchState.Status.RESTING) {
       return null;
     }

@@ -76,6 +76,8 @@ record LogForm(
       case "turned" -> new Event.Turned();
       case "all-well" -> new Event.AllWell();
       case "capped" -> new Event.Capped();
+      case "bath-topped-up" -> new Event.BathToppedUp();
+      case "taken-off-heat" -> new Event.TakenOffHeat();
       case "looked" -> looked();
       case "smelled" -> smelled();
       case "topped-up" -> {

@@ -40,6 +40,21 @@ final class NextStep {
               fmt.ml(task.amountMl()) + " waits for a bottle.",
               page + "/bottle",
               null);
+      case PUT_ON_HEAT ->
+          new Next(
+              "Put it on the heat",
+              "The stove watches its oil for you.",
+              "/stove/" + batch.code() + "#put-on",
+              null);
+      case FILL_BATH ->
+          new Next(
+              "Top up the bath", "Hot water, and wipe the jar.", "/stove/" + batch.code(), null);
+      case OFF_HEAT ->
+          new Next(
+              "Take it off the heat",
+              "It has had its usual time there.",
+              "/stove/" + batch.code(),
+              null);
       case POUR ->
           new Next(
               "Pour the oil",

@@ -32,6 +32,7 @@ import velvetcrock.core.materia.Part;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.LotWords;
+import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -46,7 +47,8 @@ import velvetcrock.web.Typed;
 class BenchController {
   /** The ways of warming that can be chosen; without one a jar stands as cool as its place. */
   private static final List<Method> WARMED =
-      List.of(Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN, Method.SPIRIT);
+      List.of(
+          Method.TWO_STAGE, Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN, Method.SPIRIT);
 
   private final Planner planner;
   private final Charging charging;
@@ -55,6 +57,7 @@ class BenchController {
   private final Catalogues catalogues;
   private final Drawer drawer;
   private final Vessels vessels;
+  private final Appliances appliances;
 
   BenchController(
       Planner planner,
@@ -63,7 +66,8 @@ class BenchController {
       Batches batches,
       Catalogues catalogues,
       Drawer drawer,
-      Vessels vessels) {
+      Vessels vessels,
+      Appliances appliances) {
     this.planner = planner;
     this.charging = charging;
     this.households = households;
@@ -71,6 +75,7 @@ class BenchController {
     this.catalogues = catalogues;
     this.drawer = drawer;
     this.vessels = vessels;
+    this.appliances = appliances;
   }
 
   /** A lot to choose. */
@@ -265,7 +270,8 @@ class BenchController {
   }
 
   private WishReader.Bench bench(Household house) {
-    return new WishReader.Bench(house.kitchen(), vessels.all(), households.places());
+    return new WishReader.Bench(
+        house.kitchen(), vessels.all(), households.places(), appliances.all());
   }
 
   private BenchForm completed(BenchForm form, List<Place> places) {

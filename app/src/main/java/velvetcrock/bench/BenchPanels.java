@@ -12,7 +12,9 @@ import velvetcrock.bench.WishReader.Bench;
 import velvetcrock.core.Range;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.heat.Ageing;
 import velvetcrock.core.heat.Cooling;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
@@ -21,6 +23,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.spirit.SpiritStep;
+import velvetcrock.kitchen.Appliances;
 import velvetcrock.web.Formats;
 
 /**
@@ -29,6 +32,7 @@ import velvetcrock.web.Formats;
  */
 final class BenchPanels {
   private static final double FRIDGE_C = 4;
+  private static final double HOURS_PER_DAY = 24;
 
   private final Plan plan;
   private final Bench bench;
@@ -47,6 +51,7 @@ final class BenchPanels {
     water().ifPresent(panels::add);
     plan.spirit().map(this::spirit).ifPresent(panels::add);
     solid().ifPresent(panels::add);
+    heat().ifPresent(panels::add);
     return panels;
   }
 
@@ -217,5 +222,86 @@ final class BenchPanels {
                         "38–50 °C for 4 to 12 h",
                         "method=WARM")),
             null));
+  }
+
+  /**
+   * The band, the time and what they cost; and what this kitchen's own settings turned out to be.
+   */
+  private Optional<Panel> heat() {
+    Method method = plan.wish().method();
+    if (!method.heated() && method != Method.TWO_STAGE) {
+      return Optional.empty();
+    }
+    HeatGoal goal =
+        HeatGoal.of(
+            method,
+            plan.wish().portions().stream()
+                .mapToDouble(h -> h.herb().drawing().ceilingC())
+                .min()
+                .orElseThrow());
+    double usualC = method == Method.TWO_STAGE ? Method.WARM.celsius() : method.celsius();
+    List<Fact> facts = new ArrayList<>();
+    facts.add(
+        new Fact(
+            "The oil’s own temperature",
+            fmt.degrees(goal.band().lowC(), goal.band().highC()),
+            "never above " + fmt.degrees(goal.ceilingC())));
+    facts.add(
+        new Fact(
+            method == Method.TWO_STAGE ? "Warm start" : "On the heat",
+            fmt.time(goal.earliestHours()) + " to " + fmt.time(goal.latestHours()),
+            "usually " + fmt.time(goal.usualHours())));
+    facts.add(
+        new Fact(
+            "Keeping it spends",
+            spent(usualC, goal.usualHours()),
+            "if it ran to "
+                + fmt.degrees(goal.band().highC())
+                + ": "
+                + spent(goal.band().highC(), goal.usualHours())));
+    for (Appliances.Known appliance : bench.appliances()) {
+      appliance.learned().forEach(learned -> facts.add(learned(appliance, learned, goal, usualC)));
+    }
+    return Optional.of(new Panel("On the heat", school(method), facts, List.of(), null));
+  }
+
+  private String spent(double celsius, double hours) {
+    double days = Ageing.rate(celsius) * hours / HOURS_PER_DAY;
+    String number = fmt.number(days, days < 10 ? 1 : 0);
+    return number + (number.equals("1") ? " day" : " days");
+  }
+
+  private Fact learned(
+      Appliances.Known appliance, Appliances.Learned learned, HeatGoal goal, double usualC) {
+    double mean = learned.settled().meanC();
+    String against =
+        mean > goal.band().highC()
+            ? "too hot for this: not " + fmt.degrees(usualC)
+            : mean < goal.band().lowC()
+                ? "too cool for this"
+                : "in the band, after " + fmt.time(learned.settled().minutes() / 60);
+    return new Fact(
+        "Your " + appliance.name() + " on " + learned.setting(), fmt.degrees(mean), against);
+  }
+
+  private static String school(Method method) {
+    return switch (method) {
+      case TWO_STAGE ->
+          "A short warm start opens the herb, then it stands for weeks in the dark. One batch, two legs:"
+              + " the stove times the first, the shelf the second.";
+      case WARM ->
+          "Some hold it for hours, some for days, some hotter. This leans to low and slow: the coolest that"
+              + " meets the date.";
+      case CROCK ->
+          "Many trust the word on the knob. Warm is often 60 to 75 °C in truth and low far more: read the"
+              + " oil once.";
+      case SIMMER ->
+          "Quick and common, and hard on the oil and on scent. Look at the bath’s water every quarter of an"
+              + " hour.";
+      case OVEN ->
+          "Some go to 120 °C and above. From 100 °C the herb fries: stay below, and put a thermometer into"
+              + " the oil itself.";
+      case COLD, SOLAR, SPIRIT -> "";
+    };
   }
 }

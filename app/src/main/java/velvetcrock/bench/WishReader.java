@@ -35,6 +35,7 @@ import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
+import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.JarAtHand;
 import velvetcrock.kitchen.Place;
@@ -56,7 +57,11 @@ class WishReader {
   }
 
   /** The things of the household that a sentence can name. */
-  record Bench(Kitchen kitchen, List<JarAtHand> jars, List<Place> places) {}
+  record Bench(
+      Kitchen kitchen,
+      List<JarAtHand> jars,
+      List<Place> places,
+      List<Appliances.Known> appliances) {}
 
   /** A herb whose amount is still to be found. */
   private record Kindred(Herb herb, Part part, Cut cut, HerbState state, Optional<LotRecord> lot) {}

@@ -20,6 +20,8 @@ import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
@@ -321,6 +323,24 @@ class DemoDrawer {
             today.minusDays(1),
             new Event.Manner(false, null, null, List.of("free-water")));
     Instant begun = noon(cottage, 1);
+    Instant on = begun.plus(Duration.ofMinutes(5));
+    if (on.isBefore(clock.instant())) {
+      batches.append(
+          code,
+          new Event.PutOnHeat(
+              new Event.Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
+              new Event.Knob("warm", 66.0, 2.5),
+              null),
+          on,
+          null,
+          key());
+      batches.append(
+          code,
+          new Event.FeltByHand(Assumed.HandTest.TOO_HOT_TO_HOLD),
+          begun.plus(Duration.ofHours(5)),
+          null,
+          key());
+    }
     Map.of(1, 3184, 4, 3139, 8, 3098, 11, 3078).entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
         .map(e -> Map.entry(begun.plus(Duration.ofHours(e.getKey())), e.getValue()))

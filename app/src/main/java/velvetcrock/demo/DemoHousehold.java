@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -39,6 +40,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.OwnKind;
 import velvetcrock.kitchen.OwnTyped;
 import velvetcrock.kitchen.Place;
+import velvetcrock.stove.StandIns;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
@@ -55,8 +57,11 @@ public class DemoHousehold implements ApplicationRunner {
   private final Catalogue catalogue;
   private final Catalogues catalogues;
   private final DemoDrawer drawer;
+  private final DemoStove stove;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
+  private final StandIns standIns;
+  private final boolean probes;
   private final Clock clock;
 
   DemoHousehold(
@@ -65,16 +70,22 @@ public class DemoHousehold implements ApplicationRunner {
       Catalogue catalogue,
       Catalogues catalogues,
       DemoDrawer drawer,
+      DemoStove stove,
       CurrentHousehold current,
       TransactionTemplate transactions,
+      StandIns standIns,
+      @Value("${velvetcrock.demo-probes:true}") boolean probes,
       Clock clock) {
     this.households = households;
     this.batches = batches;
     this.catalogue = catalogue;
     this.catalogues = catalogues;
     this.drawer = drawer;
+    this.stove = stove;
     this.current = current;
     this.transactions = transactions;
+    this.standIns = standIns;
+    this.probes = probes;
     this.clock = clock;
   }
 
@@ -90,6 +101,9 @@ public class DemoHousehold implements ApplicationRunner {
         new Hand(cottage.id(), "Ailsa"),
         () -> {
           transactions.executeWithoutResult(status -> furnishOnce(cottage));
+          if (probes) {
+            standIns.startAll();
+          }
           return null;
         });
   }
@@ -106,6 +120,7 @@ public class DemoHousehold implements ApplicationRunner {
       furnishShelf(cottage);
       furnishCellar(cottage);
       drawer.furnish(cottage);
+      stove.furnish(cottage);
     }
   }
 

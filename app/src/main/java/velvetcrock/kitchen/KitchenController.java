@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
@@ -21,10 +22,12 @@ import velvetcrock.web.Typed;
 class KitchenController {
   private final Households households;
   private final Vessels vessels;
+  private final Appliances appliances;
 
-  KitchenController(Households households, Vessels vessels) {
+  KitchenController(Households households, Vessels vessels, Appliances appliances) {
     this.households = households;
     this.vessels = vessels;
+    this.appliances = appliances;
   }
 
   /** Whatever is typed on the kitchen's page. */
@@ -41,7 +44,9 @@ class KitchenController {
       @Nullable String height,
       @Nullable String width,
       @Nullable String jar,
-      @Nullable String count) {}
+      @Nullable String count,
+      @Nullable String applianceName,
+      @Nullable String applianceKind) {}
 
   @GetMapping("/kitchen")
   String kitchen(Model model) {
@@ -108,6 +113,21 @@ class KitchenController {
         response);
   }
 
+  @PostMapping("/kitchen/appliances")
+  String addAppliance(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () ->
+            appliances.add(
+                Typed.text(form.applianceName()),
+                Typed.named(Appliance.class, form.applianceKind(), "applianceKind")),
+        "The stove knows it now.",
+        form,
+        model,
+        flash,
+        response);
+  }
+
   private String saved(
       Runnable work,
       String notice,
@@ -136,6 +156,8 @@ class KitchenController {
             .collect(Collectors.toMap(j -> j.jar().key(), OwnJar::measuredText)));
     model.addAttribute("vessels", vessels.all());
     model.addAttribute("shapes", Jar.Shape.values());
+    model.addAttribute("appliances", appliances.all());
+    model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("kitchens", Kitchen.values());
     model.addAttribute("lights", Light.values());
@@ -161,6 +183,6 @@ class KitchenController {
 
   private static KitchenForm empty() {
     return new KitchenForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
   }
 }

@@ -230,6 +230,36 @@ record RoundView(String title, String summary, List<Stop> stops) {
               false,
               page + "/bottle",
               MINUTES_BOTTLING);
+      case PUT_ON_HEAT ->
+          page(
+              batch,
+              "Put it on the heat",
+              note(batch, catalogue, "to be drawn warm"),
+              late > 0,
+              "/stove/" + batch.code() + "#put-on",
+              MINUTES_OTHER);
+      case FILL_BATH ->
+          new Item(
+              batch.code(),
+              "Top up the bath with hot water",
+              note(batch, catalogue, "on the heat"),
+              true,
+              "bath-topped-up",
+              "",
+              "/stove/" + batch.code(),
+              key(batch, "bath" + batch.state().entries(), fmt),
+              MINUTES_OTHER);
+      case OFF_HEAT ->
+          new Item(
+              batch.code(),
+              "Take it off the heat",
+              note(batch, catalogue, "it has had its time"),
+              true,
+              "taken-off-heat",
+              "",
+              "/stove/" + batch.code(),
+              key(batch, "off" + batch.state().entries(), fmt),
+              MINUTES_OTHER);
       case POUR ->
           page(
               batch,

@@ -12,6 +12,7 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.measure.CookWords;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Temperatures;
 
 /**
  * Writes figures and dates the way one household reads them: its kitchen measures beside the metric
@@ -99,6 +100,36 @@ public final class Formats {
   /** A length, mm. */
   public String mm(double mm) {
     return number(mm, 0) + " mm";
+  }
+
+  /** A temperature in the household's degrees: Fahrenheit in a US kitchen, else Celsius. */
+  public String degrees(double celsius) {
+    return number(inDegrees(celsius), 0) + " " + degreeUnit();
+  }
+
+  /** A temperature as a bare figure in the household's degrees. */
+  public double inDegrees(double celsius) {
+    return kitchen == Kitchen.US ? Temperatures.fahrenheitOfCelsius(celsius) : celsius;
+  }
+
+  /** The household's degrees: {@code °C} or {@code °F}. */
+  public String degreeUnit() {
+    return kitchen == Kitchen.US ? "°F" : "°C";
+  }
+
+  /** Two temperatures as a span, such as {@code 38–50 °C}. */
+  public String degrees(double lowC, double highC) {
+    return number(inDegrees(lowC), 0) + "–" + degrees(highC);
+  }
+
+  /** Hours and minutes, such as {@code 2 h 10 min}. */
+  public String time(double hours) {
+    long minutes = Math.max(0, Math.round(hours * 60));
+    if (minutes >= 48 * 60) {
+      return days(Math.round(hours / HOURS_A_DAY));
+    }
+    String rest = minutes % 60 + " min";
+    return minutes < 60 ? rest : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + rest);
   }
 
   /** A ratio's second half, such as {@code 5.5}. */

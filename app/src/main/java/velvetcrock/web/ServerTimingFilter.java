@@ -13,16 +13,19 @@ import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
  * Says in a {@code Server-Timing} header how long the server took over a page, so that a benchmark
- * need not guess it from outside. Static files pass by unmeasured.
+ * need not guess it from outside. Static files pass by unmeasured, and the stove's stream, which
+ * never ends and must not be held back.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ServerTimingFilter extends OncePerRequestFilter {
+  private static final String STREAM = "/stove/live";
   private static final double NANOS_PER_MILLI = 1e6;
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    return request.getRequestURI().startsWith("/assets/");
+    String path = request.getRequestURI();
+    return path.startsWith("/assets/") || path.equals(STREAM);
   }
 
   @Override

@@ -11,6 +11,8 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
@@ -167,6 +169,32 @@ public final class Cautions {
       }
     }
     codes.add(use == Use.SKIN ? "patch-test" : "home-preparation");
+    return of(codes);
+  }
+
+  /** What to say of a pot on the heat, worst first. */
+  public List<Caution> forPot(PotOnHeat pot) {
+    List<String> codes = new ArrayList<>();
+    Appliance heater = pot.heater();
+    boolean fire =
+        heater != null
+            && (heater.burner() && !(heater == Appliance.ELECTRIC_PLATE && pot.bath())
+                || heater == Appliance.OVEN
+                || heater == Appliance.DEHYDRATOR);
+    if (pot.spirit() && fire) {
+      codes.add("spirit-on-burner");
+    } else if (pot.spirit()) {
+      codes.add("spirit-fire");
+    }
+    if (pot.celsius() >= HeatGoal.FRYING_C) {
+      codes.add("frying");
+    }
+    if (pot.bath() && pot.celsius() > HeatGoal.BATH_CEILING_C) {
+      codes.add("bath-too-hot");
+    }
+    if (pot.bathLow()) {
+      codes.add("bath-low");
+    }
     return of(codes);
   }
 

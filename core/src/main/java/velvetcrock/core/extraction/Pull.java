@@ -3,15 +3,12 @@ package velvetcrock.core.extraction;
 import static velvetcrock.core.Figures.plain;
 
 import java.util.List;
-import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Trace;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
 
 /**
@@ -29,19 +26,6 @@ public record Pull(double pull, Range range, Reckoning reckoning) {
   private static final double DIFFUSION_PER_DAY = Math.log(7) / 35;
   private static final double SPIRIT_PACE = 1.5;
   private static final double SPIRIT_WASH = 0.35;
-  private static final double REFERENCE_VISCOSITY = 84;
-  private static final double REFERENCE_K = 293.15;
-  private static final double LN_PER_C = Math.log(1.15) / 10;
-  private static final double HOURS_PER_DAY = 24;
-
-  /**
-   * Up to this step the trapezoid with its end correction, −Δ/12·(μ′₂ − μ′₁), is exact to 1e-7 and
-   * takes one exp a point; longer pieces are cut and take five nodes.
-   */
-  private static final double SMALL_STEP_C = 1;
-
-  private static final double LARGE_STEP_C = 20;
-  private static final GaussIntegrator FIVE = new GaussIntegratorFactory(5).legendre(5);
 
   /** A stretch of time: its temperatures and how the herb was moved. */
   public record Leg(Trace trace, Agitation agitation) {}
@@ -71,6 +55,12 @@ public record Pull(double pull, Range range, Reckoning reckoning) {
       washDays += days;
       diffusionDays += days * leg.agitation().pace();
     }
+    double hours = legs.stream().mapToDouble(l -> l.trace().hours()).sum();
+    return of(washDays, diffusionDays, hours, cut, spirit);
+  }
+
+  /** From days at the pace of olive oil at 20 °C, plain and weighted by agitation. */
+  static Pull of(double washDays, double diffusionDays, double hours, Cut cut, boolean spirit) {
     double wash = spirit ? wash(cut) + SPIRIT_WASH * (1 - wash(cut)) : wash(cut);
     double pace = pace(cut) * (spirit ? SPIRIT_PACE : 1);
     double washed = wash * -Math.expm1(-WASH_PER_DAY * washDays);
@@ -79,9 +69,7 @@ public record Pull(double pull, Range range, Reckoning reckoning) {
     Reckoning.Writer lines = Reckoning.writer();
     lines.line(
         "Days at the pace of olive oil at 20 °C",
-        "∫ mobility dt over "
-            + plain(legs.stream().mapToDouble(l -> l.trace().hours()).sum())
-            + " h",
+        "∫ mobility dt over " + plain(hours) + " h",
         washDays,
         "days",
         Standing.ESTIMATE);
@@ -119,72 +107,5 @@ public record Pull(double pull, Range range, Reckoning reckoning) {
       case GROUND -> 1.6;
       case POWDER -> 2.4;
     };
-  }
-
-  /** μ(T) of a blend: ln η is the mean by volume of its carriers'. */
-  private static final class Mobility {
-    private final double intercept;
-    private final double slope;
-
-    Mobility(CarrierBlend carriers) {
-      double a = 0;
-      double b = 0;
-      for (CarrierBlend.Share share : carriers.shares()) {
-        a += share.share() * share.carrier().viscosityIntercept();
-        b += share.share() * share.carrier().viscositySlope();
-      }
-      this.intercept = Math.log(REFERENCE_VISCOSITY / REFERENCE_K) - a;
-      this.slope = b;
-    }
-
-    double at(double celsius) {
-      double kelvin = celsius + Carrier.KELVIN;
-      return kelvin * Math.exp(intercept - slope / kelvin + LN_PER_C * (celsius - 20));
-    }
-
-    /** dμ/dT from μ, per °C: no exp of its own. */
-    private double fall(double celsius, double mobility) {
-      double kelvin = celsius + Carrier.KELVIN;
-      return mobility * (1 / kelvin + slope / (kelvin * kelvin) + LN_PER_C);
-    }
-
-    /** ∫ μ dt, days. */
-    double days(Trace trace) {
-      List<Trace.Point> points = trace.points();
-      if (points.isEmpty()) {
-        return 0;
-      }
-      double hours = 0;
-      Trace.Point from = points.get(0);
-      double muFrom = at(from.celsius());
-      double fallFrom = fall(from.celsius(), muFrom);
-      for (Trace.Point to : points) {
-        double mu = at(to.celsius());
-        double fall = fall(to.celsius(), mu);
-        double step = to.celsius() - from.celsius();
-        double mean =
-            Math.abs(step) <= SMALL_STEP_C
-                ? (muFrom + mu) / 2 - step / 12 * (fall - fallFrom)
-                : mean(from.celsius(), step);
-        hours += (to.hours() - from.hours()) * mean;
-        from = to;
-        muFrom = mu;
-        fallFrom = fall;
-      }
-      return hours / HOURS_PER_DAY;
-    }
-
-    /** Mean of μ over a long linear piece, by Gauss’s rule on cuts of at most 20 °C. */
-    private double mean(double fromC, double step) {
-      int cuts = (int) Math.ceil(Math.abs(step) / LARGE_STEP_C);
-      double sum = 0;
-      for (int cut = 0; cut < cuts; cut++) {
-        double begin = fromC + step * cut / cuts;
-        for (int i = 0; i < FIVE.getNumberOfPoints(); i++) {
-          sum += FIVE.getWeight(i) * at(begin + step / cuts * (1 + FIVE.getPoint(i)) / 2);
-        }
-      }
-      return sum / 2 / cuts;
-    }
   }
 }

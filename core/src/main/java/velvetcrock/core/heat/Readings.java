@@ -8,6 +8,9 @@ public final class Readings {
   /** Silence longer than this is a gap, h. */
   public static final double GAP_HOURS = 0.5;
 
+  static final long GAP_MILLIS = 1_800_000;
+  static final double MILLIS_PER_HOUR = 3_600_000;
+
   private static final double INSTANT_HOURS = 1e-6;
 
   private Readings() {}
@@ -19,21 +22,26 @@ public final class Readings {
    */
   public static Trace forAgeing(List<Trace.Point> readings) {
     List<Trace.Point> points = new ArrayList<>(readings.size());
-    for (int i = 0; i < readings.size(); i++) {
-      Trace.Point next = readings.get(i);
-      if (i > 0 && next.hours() - readings.get(i - 1).hours() > GAP_HOURS) {
-        bridge(readings.get(i - 1), next, points);
-      }
+    for (Trace.Point next : readings) {
+      bridgeTo(points, next.hours(), next.celsius());
       points.add(next);
     }
     return new Trace(points);
   }
 
-  private static void bridge(Trace.Point from, Trace.Point to, List<Trace.Point> points) {
-    if (to.celsius() > from.celsius()) {
-      points.add(new Trace.Point(from.hours() + INSTANT_HOURS, to.celsius()));
-    } else if (to.celsius() < from.celsius()) {
-      points.add(new Trace.Point(to.hours() - INSTANT_HOURS, from.celsius()));
+  /** Where the points end before a gap, adds the point that holds its hotter end over it. */
+  static void bridgeTo(List<Trace.Point> points, double hours, double celsius) {
+    if (points.isEmpty()) {
+      return;
+    }
+    Trace.Point from = points.get(points.size() - 1);
+    if (hours - from.hours() <= GAP_HOURS) {
+      return;
+    }
+    if (celsius > from.celsius()) {
+      points.add(new Trace.Point(from.hours() + INSTANT_HOURS, celsius));
+    } else if (celsius < from.celsius()) {
+      points.add(new Trace.Point(hours - INSTANT_HOURS, from.celsius()));
     }
   }
 }

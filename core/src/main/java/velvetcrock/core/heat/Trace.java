@@ -63,6 +63,11 @@ public record Trace(List<Point> points) {
         points.stream().map(p -> new Point(p.hours(), p.celsius() + celsius)).toList());
   }
 
+  /** The same course so many hours later. */
+  public Trace laterBy(double hours) {
+    return new Trace(points.stream().map(p -> new Point(p.hours() + hours, p.celsius())).toList());
+  }
+
   /** Its lowest temperature, °C; the highest double where it has no point. */
   public double coldestC() {
     return points.stream().mapToDouble(Point::celsius).min().orElse(Double.MAX_VALUE);

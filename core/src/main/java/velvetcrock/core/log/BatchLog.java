@@ -39,6 +39,7 @@ public final class BatchLog {
   private @Nullable Instant strainedAt;
   private Event.@Nullable Strained strained;
   private final List<BottleState> bottles = new ArrayList<>();
+  private final HeatLog heat = new HeatLog();
   private @Nullable Instant endedAt;
   private Event.@Nullable Reason endedBecause;
 
@@ -87,7 +88,8 @@ public final class BatchLog {
         endedAt,
         endedBecause,
         corrections,
-        entries);
+        entries,
+        heat.heat());
   }
 
   private Status status() {
@@ -161,7 +163,9 @@ public final class BatchLog {
   private void inTheJar(Event event, Instant at) {
     require(endedAt == null, "at", "It was thrown out before that.");
     require(strained == null, "at", "It was strained before that.");
-    if (event instanceof Event.DampChecked e) {
+    if (heat.take(event, at)) {
+      return;
+    } else if (event instanceof Event.DampChecked e) {
       rest = new Rest(resting().since(), e.even(), null, 0);
     } else if (event instanceof Event.OilPoured e) {
       oilPoured(e, at);
@@ -221,6 +225,7 @@ public final class BatchLog {
     } else if (event instanceof Event.Moved e) {
       stays.add(new Stay(at, e.stand()));
     } else if (event instanceof Event.ThrownOut e) {
+      heat.end(at);
       endedAt = at;
       endedBecause = e.reason();
     }
@@ -259,6 +264,7 @@ public final class BatchLog {
         "More came out than went in: at most about "
             + Math.round(mostMl)
             + " ml can. Check number and unit.");
+    heat.end(at);
     strained = event;
     strainedAt = at;
   }

@@ -19,16 +19,22 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
-import velvetcrock.core.heat.Readings;
+import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.heat.Course;
+import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.heat.SunnyDay;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
+import velvetcrock.core.keeping.Light;
 import velvetcrock.core.log.Event.HerbIn;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -48,6 +54,12 @@ public final class BatchReckoning {
   private static final double FRIDGE_C = 4;
   private static final double SMALLEST_G = 1e-6;
   private static final double MILLIS_PER_HOUR = 3_600_000;
+
+  /** A time on the heat shorter than this says nothing, h. */
+  private static final double SHORTEST_HOURS = 1 / 60.0;
+
+  /** How long a pot takes to settle where nobody has learned it, h (typical). */
+  private static final double SETTLE_HOURS = 1.5;
 
   private final Catalogue catalogue;
   private final BatchState state;
@@ -265,13 +277,106 @@ public final class BatchReckoning {
         .allMatch(c -> c.share() < KeepingOrder.COUNTING_SHARE || c.ownDate().isPresent());
   }
 
+  /** Where its oil should be on the heat, by its method and its most delicate herb. */
+  public HeatGoal heatGoal() {
+    double ceiling =
+        herbs().stream().mapToDouble(h -> h.herb().drawing().ceilingC()).min().orElseThrow();
+    return HeatGoal.of(state.charge().method(), ceiling);
+  }
+
+  /** The cut of the herb that weighs most. */
+  public Cut heaviestCut() {
+    return herbs().stream()
+        .max(Comparator.comparingDouble(HerbPortion::massG))
+        .map(HerbPortion::cut)
+        .orElseThrow();
+  }
+
+  /** The moment from which the hours of its course count: its charging. */
+  public Instant zero() {
+    return state.stays().get(0).from();
+  }
+
+  /**
+   * The course of its temperature from readings, knob and hand.
+   *
+   * @param now until when what is on the heat is assumed to have stayed on it
+   * @param zone where the sun rises by the household's clock
+   */
+  public Course course(Series readings, Instant now, ZoneId zone) {
+    List<Assumed.Stint> stints = new ArrayList<>();
+    List<BatchState.Stint> all = state.heat().stints();
+    for (int i = 0; i < all.size(); i++) {
+      Instant next = i + 1 < all.size() ? all.get(i + 1).on() : now;
+      stint(all.get(i), next, now).ifPresent(stints::add);
+    }
+    List<Assumed> sun =
+        stints.isEmpty() && readings.size() == 0 ? sun(now, zone) : List.<Assumed>of();
+    return new Course(readings, stints, sun, zero().toEpochMilli());
+  }
+
+  /** A solar jar that nobody reads goes by the day, as far as it has stood in its window. */
+  private List<Assumed> sun(Instant now, ZoneId zone) {
+    if (state.charge().method() != Method.SOLAR) {
+      return List.of();
+    }
+    List<Assumed> days = new ArrayList<>();
+    List<BatchState.Stay> stays = state.stays();
+    for (int i = 0; i < stays.size(); i++) {
+      Instant to = i + 1 < stays.size() ? stays.get(i + 1).from() : now;
+      double from = hours(stays.get(i).from());
+      if (stays.get(i).stand().light() == Light.WINDOW && hours(to) - from > SHORTEST_HOURS) {
+        double clock = stays.get(i).from().atZone(zone).toLocalTime().toSecondOfDay() / 3600.0;
+        Trace day = SunnyDay.course(hours(to) - from, clock, Carrier.ROOM_C);
+        days.add(new Assumed(day.laterBy(from), Assumed.WITHIN_C));
+      }
+    }
+    return days;
+  }
+
+  /** A time on the heat as far as it can be assumed: what lasts no minute cannot. */
+  private Optional<Assumed.Stint> stint(BatchState.Stint stint, Instant next, Instant now) {
+    Instant until = stint.off() == null || stint.off().isAfter(now) ? now : stint.off();
+    if (hours(until) - hours(stint.on()) < SHORTEST_HOURS) {
+      return Optional.empty();
+    }
+    Double room = state.stand().celsius();
+    List<Assumed.Felt> felt =
+        state.heat().felt().stream()
+            .filter(f -> f.at().isAfter(stint.on()) && !f.at().isAfter(until))
+            .map(f -> new Assumed.Felt(hours(f.at()), f.test()))
+            .toList();
+    return Optional.of(
+        new Assumed.Stint(
+            hours(stint.on()),
+            room == null ? Carrier.ROOM_C : room,
+            stint.turns().stream().map(this::turn).toList(),
+            felt,
+            hours(until),
+            stint.off() != null && !stint.off().isAfter(now),
+            hours(next) - SHORTEST_HOURS));
+  }
+
+  private Assumed.Turn turn(BatchState.Turn turn) {
+    Double settles = turn.knob().settlesC();
+    Double hours = turn.knob().settleHours();
+    return new Assumed.Turn(
+        hours(turn.at()),
+        settles == null ? heatGoal().band().middle() : settles,
+        hours == null ? SETTLE_HOURS : hours);
+  }
+
+  private double hours(Instant at) {
+    return (at.toEpochMilli() - zero().toEpochMilli()) / MILLIS_PER_HOUR;
+  }
+
   /**
    * Until when a bottle is good.
    *
    * @param readings the temperatures that were read while it infused, in order; may be empty
    * @throws velvetcrock.core.Refused if no date of a carrier is known
    */
-  public KeepingRange keeping(BottleState bottle, ZoneId zone, List<Reading> readings) {
+  public KeepingRange keeping(BottleState bottle, ZoneId zone, Series readings) {
     int about = state.charge().aboutDays();
     LocalDate charged = state.charge().chargedOn();
     Keeping early = keeping(bottle, zone, readings, charged.minusDays(about));
@@ -284,8 +389,7 @@ public final class BatchReckoning {
   /** One reading of the oil's temperature. */
   public record Reading(Instant at, double celsius) {}
 
-  private Keeping keeping(
-      BottleState bottle, ZoneId zone, List<Reading> readings, LocalDate chargedOn) {
+  private Keeping keeping(BottleState bottle, ZoneId zone, Series readings, LocalDate chargedOn) {
     LocalDate strainedOn = date(Objects.requireNonNull(state.strainedAt()), zone);
     LocalDate charged = chargedOn.isAfter(strainedOn) ? strainedOn : chargedOn;
     boolean wet = leaving().map(Leaving::wet).orElse(false);
@@ -318,31 +422,41 @@ public final class BatchReckoning {
   }
 
   private List<InfusingLeg> infusing(
-      LocalDate chargedOn, LocalDate strainedOn, ZoneId zone, List<Reading> readings) {
+      LocalDate chargedOn, LocalDate strainedOn, ZoneId zone, Series readings) {
     List<InfusingLeg> legs = new ArrayList<>();
     List<BatchState.Stay> stays = state.stays();
-    double assumedHours = readings.isEmpty() ? assumedHours(chargedOn, strainedOn) : 0;
+    Instant strainedAt = Objects.requireNonNull(state.strainedAt());
+    Course course = course(readings, strainedAt, zone);
+    boolean watched = readings.size() > 1 || !course.assumed().isEmpty();
+    double assumedHours = watched ? 0 : assumedHours(chargedOn, strainedOn);
     if (assumedHours > 0) {
       legs.add(
           new InfusingLeg(
               "drawing, as warm as is usual",
               assumedHours,
-              Trace.steady(state.charge().method().celsius(), assumedHours),
+              Trace.steady(assumedC(), assumedHours),
               stays.get(0).stand().light()));
     }
     for (int i = 0; i < stays.size(); i++) {
+      boolean lasts = i + 1 == stays.size();
       LocalDate from = i == 0 ? chargedOn : date(stays.get(i).from(), zone);
-      LocalDate to = i + 1 < stays.size() ? date(stays.get(i + 1).from(), zone) : strainedOn;
+      LocalDate to = lasts ? strainedOn : date(stays.get(i + 1).from(), zone);
       double hours = Math.max(0, ChronoUnit.DAYS.between(from, to)) * 24.0;
       double assumed = Math.min(hours, assumedHours);
       hours -= assumed;
       assumedHours -= assumed;
-      if (hours > 0 || stays.size() == 1 && legs.isEmpty()) {
-        Instant begin = from.atStartOfDay(zone).toInstant();
-        Trace read = trace(begin, to.atStartOfDay(zone).toInstant(), readings);
-        Trace trace = read.hours() > 0 ? read : asCold(stays.get(i).stand(), hours);
+      Trace trace =
+          course.trace(
+              i == 0 ? -Double.MAX_VALUE : hours(stays.get(i).from()),
+              lasts ? hours(strainedAt) + SHORTEST_HOURS : hours(stays.get(i + 1).from()));
+      if (hours > 0 || trace.hours() > 0 || stays.size() == 1 && legs.isEmpty()) {
         String name = "infusing: " + stays.get(i).stand().name();
-        legs.add(new InfusingLeg(name, hours, trace, stays.get(i).stand().light()));
+        legs.add(
+            new InfusingLeg(
+                name,
+                hours,
+                trace.hours() > 0 ? trace : unread(stays.get(i).stand(), hours),
+                stays.get(i).stand().light()));
       }
     }
     return legs;
@@ -350,32 +464,29 @@ public final class BatchReckoning {
 
   /**
    * Hours that nobody read a temperature of, at which the method's usual one is taken: all of a
-   * heated one's usual hours, and as many of the warm days after spirit as it stood.
+   * heated one's usual hours, the warm start of a two-stage one, and as many of the warm days after
+   * spirit as it stood.
    */
   private double assumedHours(LocalDate chargedOn, LocalDate strainedOn) {
     Method method = state.charge().method();
     double stood = ChronoUnit.DAYS.between(chargedOn, strainedOn) * 24.0;
-    return method.heated()
-        ? method.usualHours()
+    return method.heated() || method == Method.TWO_STAGE
+        ? heatGoal().usualHours()
         : method == Method.SPIRIT ? Math.max(0, Math.min(stood, method.usualHours())) : 0;
   }
 
-  /** A fridge counts as cold as it is; everywhere else what was not read counts at 20 °C. */
-  private static Trace asCold(Event.Stand stand, double hours) {
-    Double celsius = stand.celsius();
-    return celsius != null && celsius <= FRIDGE_C && hours > 0
-        ? Trace.steady(celsius, hours)
-        : new Trace(List.of());
+  /** How warm it is taken to have been then, °C. */
+  private double assumedC() {
+    Method method = state.charge().method();
+    return method == Method.TWO_STAGE ? Method.WARM.celsius() : method.celsius();
   }
 
-  private static Trace trace(Instant from, Instant to, List<Reading> readings) {
-    return Readings.forAgeing(
-        readings.stream()
-            .filter(r -> !r.at().isBefore(from) && r.at().isBefore(to))
-            .map(
-                r ->
-                    new Trace.Point(ChronoUnit.SECONDS.between(from, r.at()) / 3600.0, r.celsius()))
-            .toList());
+  /** What nobody read: a fridge counts as cold as it is; everything else counts at 20 °C. */
+  private static Trace unread(Event.Stand stand, double hours) {
+    Double celsius = stand.celsius();
+    return hours > 0 && celsius != null && celsius <= FRIDGE_C
+        ? Trace.steady(celsius, hours)
+        : Trace.none();
   }
 
   private static List<KeepingOrder.StoredLeg> stored(

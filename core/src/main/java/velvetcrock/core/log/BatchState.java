@@ -3,10 +3,12 @@ package velvetcrock.core.log;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.heat.Assumed;
 
 /**
  * What a log says of its batch.
@@ -23,6 +25,7 @@ import velvetcrock.core.Range;
  * @param bottles its bottles, in the order in which they were filled
  * @param corrections how many entries replace another
  * @param entries how many entries there are
+ * @param heat its times on the heat and what came of them
  */
 public record BatchState(
     Status status,
@@ -41,12 +44,14 @@ public record BatchState(
     @Nullable Instant endedAt,
     Event.@Nullable Reason endedBecause,
     int corrections,
-    int entries) {
+    int entries,
+    Heat heat) {
 
   /** Fills in what states written by earlier versions do not say. */
   public BatchState {
     vessel = vessel == null ? charge.jar() : vessel;
     weighings = weighings == null ? List.of() : List.copyOf(weighings);
+    heat = heat == null ? Heat.none() : heat;
   }
 
   /** Where in its life a batch is. */
@@ -84,6 +89,114 @@ public record BatchState(
    * @param vessel how often it had changed vessels by then
    */
   public record Weighed(Instant at, double grossG, double toppedUpMl, int vessel) {}
+
+  /**
+   * What was done on the heat.
+   *
+   * @param stints times on it, oldest first
+   * @param felt what hands felt, oldest first
+   * @param excursions stretches above the ceiling, oldest first
+   */
+  public record Heat(List<Stint> stints, List<Felt> felt, List<Excursion> excursions) {
+    /** Copies the lists. */
+    public Heat {
+      stints = List.copyOf(stints);
+      felt = List.copyOf(felt);
+      excursions = List.copyOf(excursions);
+    }
+
+    static Heat none() {
+      return new Heat(List.of(), List.of(), List.of());
+    }
+
+    /** The time on the heat that lasts still. */
+    public Optional<Stint> now() {
+      return stints.isEmpty() || stints.get(stints.size() - 1).off() != null
+          ? Optional.empty()
+          : Optional.of(stints.get(stints.size() - 1));
+    }
+
+    /** Hours on the heat in all until a moment. */
+    public double hours(Instant until) {
+      return stints.stream().mapToDouble(s -> s.hours(until)).sum();
+    }
+  }
+
+  /**
+   * A time on the heat.
+   *
+   * @param off when it ended; null while it lasts
+   * @param turns of the knob, the first when it was put on
+   * @param bath its water bath; null where there is none
+   * @param filledAt when the bath was last full; null where there is none
+   */
+  public record Stint(
+      Instant on,
+      @Nullable Instant off,
+      Event.Heater heater,
+      List<Turn> turns,
+      Event.@Nullable Bath bath,
+      @Nullable Instant filledAt) {
+    /** Copies the list. */
+    public Stint {
+      turns = List.copyOf(turns);
+    }
+
+    /** Where the knob is, or was at the end. */
+    public Event.Knob knob() {
+      return turns.get(turns.size() - 1).knob();
+    }
+
+    /** How long it has lasted, h. */
+    public double hours(Instant until) {
+      Instant end = off == null || off.isAfter(until) ? until : off;
+      return Math.max(0, ChronoUnit.MILLIS.between(on, end) / 3_600_000.0);
+    }
+
+    /** When the bath wants water; empty where there is none or nothing leaves it. */
+    public Optional<Instant> topUpBy() {
+      if (bath == null || filledAt == null) {
+        return Optional.empty();
+      }
+      double minutes = bath.bath(heater.kind().burner()).minutesToTopUp();
+      return Double.isInfinite(minutes)
+          ? Optional.empty()
+          : Optional.of(filledAt.plusSeconds(Math.round(minutes * 60)));
+    }
+
+    Stint ended(Instant at) {
+      return new Stint(on, at, heater, turns, bath, filledAt);
+    }
+
+    Stint turned(Turn turn) {
+      List<Turn> all = new ArrayList<>(turns);
+      all.add(turn);
+      return new Stint(on, off, heater, all, bath, filledAt);
+    }
+
+    Stint filled(Instant at) {
+      return new Stint(on, off, heater, turns, bath, at);
+    }
+  }
+
+  /** A turn of the knob. */
+  public record Turn(Instant at, Event.Knob knob) {}
+
+  /** What a hand felt. */
+  public record Felt(Instant at, Assumed.HandTest test) {}
+
+  /**
+   * A stretch above the ceiling.
+   *
+   * @param to when it came down; null while it lasts
+   * @param answer what was done; null while nobody has answered
+   */
+  public record Excursion(
+      Instant from,
+      @Nullable Instant to,
+      double peakC,
+      double ceilingC,
+      Event.@Nullable Answer answer) {}
 
   /** A stay in one place from a time on. */
   public record Stay(Instant from, Event.Stand stand) {}

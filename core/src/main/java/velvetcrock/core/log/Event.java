@@ -1,10 +1,14 @@
 package velvetcrock.core.log;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.heat.WaterBath;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
@@ -358,6 +362,140 @@ public sealed interface Event {
     public Transferred {
       Checks.present("jar", jar);
     }
+  }
+
+  /**
+   * It was put on the heat.
+   *
+   * @param bath the water bath that it stands in; null where there is none
+   */
+  record PutOnHeat(Heater heater, Knob knob, @Nullable Bath bath) implements Event {
+    /** Checks what has to be there. */
+    public PutOnHeat {
+      Checks.present("heater", heater);
+      Checks.present("knob", knob);
+    }
+  }
+
+  /**
+   * What it stands on.
+   *
+   * @param key the household's key of it; null where it has none
+   */
+  record Heater(@Nullable String key, String name, Appliance kind) {
+    /** Checks what has to be there. */
+    public Heater {
+      Checks.text("name", name);
+      Checks.present("kind", kind);
+    }
+  }
+
+  /**
+   * A position of the knob.
+   *
+   * @param name what is written there
+   * @param settlesC where the oil settles on it, °C; null where nobody knows
+   * @param settleHours how long it takes to, h; null where nobody knows
+   */
+  record Knob(String name, @Nullable Double settlesC, @Nullable Double settleHours) {
+    /** Checks what has to be there. */
+    public Knob {
+      Checks.text("name", name);
+      if (settlesC != null) {
+        Checks.within("settlesC", settlesC, -60, 400);
+      }
+      if (settleHours != null) {
+        Checks.within("settleHours", settleHours, 0, 72);
+      }
+    }
+  }
+
+  /**
+   * A bath of water; pots that name the same one stand in it together.
+   *
+   * @param depthMm water when full, mm
+   * @param lowestMm depth at which it must be topped up, mm
+   * @param widthMm inner width, mm
+   * @param watts what goes into evaporation, W
+   */
+  record Bath(String name, double depthMm, double lowestMm, double widthMm, double watts) {
+    /** Checks that it can be. */
+    public Bath {
+      Checks.text("name", name);
+      new WaterBath(depthMm, lowestMm, widthMm, watts, false);
+    }
+
+    /** It, as the core reckons baths. */
+    public WaterBath bath(boolean onBurner) {
+      return new WaterBath(depthMm, lowestMm, widthMm, watts, onBurner);
+    }
+  }
+
+  /** The knob was turned. */
+  record KnobTurned(Knob knob) implements Event {
+    /** Checks what has to be there. */
+    public KnobTurned {
+      Checks.present("knob", knob);
+    }
+  }
+
+  /** It was taken off the heat, or the heat was switched off. */
+  record TakenOffHeat() implements Event {}
+
+  /** A hand felt how warm it is. */
+  record FeltByHand(Assumed.HandTest test) implements Event {
+    /** Checks what has to be there. */
+    public FeltByHand {
+      Checks.present("test", test);
+    }
+  }
+
+  /** The bath was filled up again. */
+  record BathToppedUp() implements Event {}
+
+  /**
+   * It was above its ceiling for longer than five minutes.
+   *
+   * @param from when it rose above it
+   * @param to when it came down; null while it lasts
+   * @param peakC hottest reading, °C
+   * @param ceilingC the ceiling, °C
+   */
+  record RanHot(Instant from, @Nullable Instant to, double peakC, double ceilingC)
+      implements Event {
+    /** Checks what has to be there. */
+    public RanHot {
+      Checks.present("from", from);
+      Checks.within("peakC", peakC, -60, 400);
+      Checks.within("ceilingC", ceilingC, -60, 400);
+    }
+  }
+
+  /**
+   * What was done about it.
+   *
+   * @param from when that excursion began
+   */
+  record HeatAnswered(Instant from, Answer answer) implements Event {
+    /** Checks what has to be there. */
+    public HeatAnswered {
+      Checks.present("from", from);
+      Checks.present("answer", answer);
+    }
+  }
+
+  /** What can be done about too much heat. */
+  enum Answer {
+    /** Turned down. */
+    TURNED_DOWN,
+    /** Lifted off for a while. */
+    LIFTED_OFF,
+    /** Cool water into the bath. */
+    TOPPED_UP_BATH,
+    /** Switched off. */
+    SWITCHED_OFF,
+    /** Let be. */
+    LET_BE
   }
 
   /** Shaken. */

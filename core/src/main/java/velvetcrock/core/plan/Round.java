@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.charge.Charge;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.materia.Catalogue;
@@ -88,7 +89,11 @@ public final class Round {
     }
     Optional<BatchReckoning.Leaving> leaving = new BatchReckoning(catalogue, state).leaving();
     boolean wet = leaving.map(BatchReckoning.Leaving::wet).orElse(false);
-    if (!today.isBefore(state.earliest()) && (!wet || today.isAfter(state.latest()))) {
+    boolean byHours = state.charge().method().heated() && !state.heat().stints().isEmpty();
+    heat(state).ifPresent(tasks::add);
+    if (byHours) {
+      byHours(state, wet).ifPresent(tasks::add);
+    } else if (!today.isBefore(state.earliest()) && (!wet || today.isAfter(state.latest()))) {
       tasks.add(new Task(Kind.STRAIN, state.earliest(), state.latest(), 0));
     }
     leaving.flatMap(l -> weigh(state, l)).ifPresent(tasks::add);
@@ -121,6 +126,42 @@ public final class Round {
           : Optional.empty();
     }
     return every(state.day(today) <= SHAKE_DAILY_UNTIL ? 1 : WEEK, state, last, Kind.SHAKE);
+  }
+
+  /**
+   * What is on the heat is looked after there: its bath filled, and it taken off when it has had
+   * enough. A method with a warm start, or a warm one charged today, is put on first.
+   */
+  private Optional<Task> heat(BatchState state) {
+    Method method = state.charge().method();
+    BatchState.Heat heat = state.heat();
+    HeatGoal goal = new BatchReckoning(catalogue, state).heatGoal();
+    Optional<BatchState.Stint> stint = heat.now();
+    if (stint.isPresent()) {
+      if (stint.get().topUpBy().filter(by -> !now.isBefore(by)).isPresent()) {
+        return Optional.of(now(Kind.FILL_BATH, 0));
+      }
+      boolean served =
+          (method.heated() || method == Method.TWO_STAGE) && heat.hours(now) >= goal.usualHours();
+      return served ? Optional.of(now(Kind.OFF_HEAT, 0)) : Optional.empty();
+    }
+    boolean waits =
+        heat.stints().isEmpty()
+            && (method == Method.TWO_STAGE || method.heated() && today.isBefore(state.earliest()));
+    return waits ? Optional.of(now(Kind.PUT_ON_HEAT, 0)) : Optional.empty();
+  }
+
+  /** Strained once it has had its hours: off the heat from the earliest on, late by days after. */
+  private Optional<Task> byHours(BatchState state, boolean wet) {
+    HeatGoal goal = new BatchReckoning(catalogue, state).heatGoal();
+    boolean ready =
+        state.heat().now().isEmpty() && !wet && state.heat().hours(now) >= goal.earliestHours();
+    if (!ready) {
+      return Optional.empty();
+    }
+    List<BatchState.Stint> stints = state.heat().stints();
+    Instant off = Objects.requireNonNull(stints.get(stints.size() - 1).off());
+    return Optional.of(new Task(Kind.STRAIN, date(off), date(off).plusDays(1), 0));
   }
 
   /** What loses water or spirit is weighed at once, then daily; on heat every hour. */

@@ -21,6 +21,10 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     COVER,
     /** The herb floats: turn it. */
     TURN,
+    /** The bath it stands in wants water. */
+    FILL_BATH,
+    /** It has been on the heat long enough: take it off, or carry it to the dark. */
+    OFF_HEAT,
     /** Bottles stand open to cool: cap them. */
     CAP,
     /** Strained oil stands in the open: bottle it. */
@@ -31,6 +35,8 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     DAMP,
     /** Its window is open: strain. */
     STRAIN,
+    /** It is to be drawn warm and is not on the heat yet. */
+    PUT_ON_HEAT,
     /** Water or spirit is to leave it: weigh vessel and all. */
     WEIGH,
     /** A load that dries may be dry: bend its stems. */

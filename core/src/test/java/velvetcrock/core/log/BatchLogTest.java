@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
+import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
@@ -185,7 +186,7 @@ class BatchLogTest {
   void theKeepingOfABottleFollowsItsLegs() {
     strainAndBottle();
     BatchReckoning reckoning = new BatchReckoning(CATALOGUE, state());
-    var keeping = reckoning.keeping(state().bottle("A").orElseThrow(), OSLO, List.of());
+    var keeping = reckoning.keeping(state().bottle("A").orElseThrow(), OSLO, Series.none());
 
     assertThat(keeping.exact()).isTrue();
     assertThat(keeping.early().spentDays()).isEqualTo(35);
@@ -195,15 +196,15 @@ class BatchLogTest {
   @Test
   void readingsTakeThePlaceOfTheAssumedRoom() {
     strainAndBottle();
-    List<BatchReckoning.Reading> warm = new ArrayList<>();
+    Series.Builder warm = Series.builder();
     Instant begin = DAY0.plusDays(1).atStartOfDay(OSLO).toInstant();
     for (int i = 0; i <= 48; i++) {
-      warm.add(new BatchReckoning.Reading(begin.plusSeconds(i * 1800L), 40));
+      warm.add(begin.plusSeconds(i * 1800L).toEpochMilli(), 40);
     }
 
     var keeping =
         new BatchReckoning(CATALOGUE, state())
-            .keeping(state().bottle("A").orElseThrow(), OSLO, warm);
+            .keeping(state().bottle("A").orElseThrow(), OSLO, warm.build());
 
     assertThat(keeping.early().spentDays()).isEqualTo(34 + 4);
   }
@@ -220,7 +221,7 @@ class BatchLogTest {
     happens(DAY0.plusDays(35), 9, new Event.Bottled(List.of(bottle("A", 320))));
     var keeping =
         new BatchReckoning(CATALOGUE, state())
-            .keeping(state().bottle("A").orElseThrow(), OSLO, List.of());
+            .keeping(state().bottle("A").orElseThrow(), OSLO, Series.none());
     assertThat(keeping.early().spentDays()).isNotEqualTo(keeping.late().spentDays());
   }
 

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
@@ -133,7 +134,7 @@ class WaysInTest {
             List.of(
                 new Event.BottleIn(
                     "A", 100, 100, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true))));
-    return reckoning().keeping(state().bottle("A").orElseThrow(), OSLO, List.of()).early();
+    return reckoning().keeping(state().bottle("A").orElseThrow(), OSLO, Series.none()).early();
   }
 
   @Test

@@ -1,0 +1,96 @@
+package velvetcrock.batch;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.web.CurrentHousehold;
+
+/**
+ * The one door to temperatures: whoever reads them, by hand, from a file or by a probe. The same
+ * time counts once, the order in which they come does not matter, and what changes is told.
+ */
+@Service
+public class BatchReadings {
+  private final ReadingStore store;
+  private final Batches batches;
+  private final CurrentHousehold current;
+  private final ApplicationEventPublisher events;
+
+  BatchReadings(
+      ReadingStore store,
+      Batches batches,
+      CurrentHousehold current,
+      ApplicationEventPublisher events) {
+    this.store = store;
+    this.batches = batches;
+    this.current = current;
+    this.events = events;
+  }
+
+  /**
+   * Adds readings.
+   *
+   * @return how many were new
+   */
+  @Transactional
+  public int add(BatchRecord batch, List<Reading> readings) {
+    Set<java.time.Instant> times = new HashSet<>();
+    List<Reading> once =
+        readings.stream()
+            .filter(r -> times.add(r.at()))
+            .sorted(Comparator.comparing(Reading::at))
+            .toList();
+    List<Reading> added = new ArrayList<>(store.add(batch.id(), once));
+    if (!added.isEmpty()) {
+      changed(batch, added);
+    }
+    return added.size();
+  }
+
+  /** All of a batch, in order. */
+  @Transactional(readOnly = true)
+  public Series of(UUID batchId) {
+    return store.series(batchId);
+  }
+
+  /** What became of a file's readings. */
+  public record Loaded(long accepted, long repeated) {}
+
+  /**
+   * Loads a whole file's, all or none.
+   *
+   * @param importNumber names the file, for taking it back
+   * @param feed hands every reading to the sink; whatever it throws undoes all
+   */
+  @Transactional
+  public Loaded load(BatchRecord batch, int importNumber, Consumer<Consumer<Reading>> feed) {
+    ReadingStore.Loaded loaded = store.load(batch.id(), importNumber, feed);
+    changed(batch, List.of());
+    return new Loaded(loaded.accepted(), loaded.repeated());
+  }
+
+  /** Takes back what a file brought. */
+  @Transactional
+  public int unload(BatchRecord batch, int importNumber) {
+    int gone = store.unload(batch.id(), importNumber);
+    changed(batch, List.of());
+    return gone;
+  }
+
+  private void changed(BatchRecord batch, List<Reading> added) {
+    if (batch.state().strained() != null) {
+      batches.keepBottles(batch.code());
+    }
+    BatchChanged.What what = added.isEmpty() ? BatchChanged.What.FILE : BatchChanged.What.READINGS;
+    events.publishEvent(new BatchChanged(current.id(), batch.id(), batch.code(), what, added));
+  }
+}

@@ -1,0 +1,243 @@
+package velvetcrock.demo;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.Range;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Appliances;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+
+/**
+ * Puts pots on the demo's stove: one in its band, one that overshot, and what was learned before.
+ */
+@Component
+class DemoStove {
+  private static final double NOISE_C = 0.2;
+  private static final double ROOM_C = 19;
+  private static final int LEARNED_DAYS_AGO = 9;
+  private static final int LEARNED_HOURS = 10;
+
+  private final Batches batches;
+  private final BatchReadings readings;
+  private final Appliances appliances;
+  private final Households households;
+  private final Catalogue catalogue;
+  private final Clock clock;
+  private final Random noise = new Random(7);
+
+  DemoStove(
+      Batches batches,
+      BatchReadings readings,
+      Appliances appliances,
+      Households households,
+      Catalogue catalogue,
+      Clock clock) {
+    this.batches = batches;
+    this.readings = readings;
+    this.appliances = appliances;
+    this.households = households;
+    this.catalogue = catalogue;
+    this.clock = clock;
+  }
+
+  /** The knob is turned after so many minutes. */
+  private record Turn(int minute, String setting) {}
+
+  void furnish(Household cottage) {
+    Appliances.Known crock = appliances.add("The velvet crock", Appliance.SLOW_COOKER);
+    Appliances.Known plate = appliances.add("Electric plate", Appliance.ELECTRIC_PLATE);
+    learned(cottage, crock);
+    inTheBand(cottage, plate);
+    overshot(cottage, crock);
+  }
+
+  private void inTheBand(Household cottage, Appliances.Known plate) {
+    Instant now = clock.instant();
+    Instant on = later(cottage, now, now.minus(Duration.ofMinutes(200)));
+    String code = charge(cottage, Method.WARM, "yarrow", 60, "rapeseed", "jar-720", now);
+    Event.Bath bath = new Event.Bath("Preserving pan", 60, 20, 260, 60);
+    putOn(code, plate, "1", bath, on);
+    int minutes = (int) Duration.between(on, now).toMinutes();
+    watch(code, Appliance.ELECTRIC_PLATE, List.of(new Turn(0, "1")), on, minutes);
+    batches.append(code, new Event.BathToppedUp(), now.minus(Duration.ofMinutes(6)), null, key());
+  }
+
+  /** Somebody set the crock to high, went to the pier, and came back to oil at 98 °C. */
+  private void overshot(Household cottage, Appliances.Known crock) {
+    Instant now = clock.instant();
+    Instant on = later(cottage, now, now.minus(Duration.ofHours(9)));
+    String code = charge(cottage, Method.CROCK, "rosehip-shell", 90, "jojoba", "jar-720", now);
+    putOn(code, crock, "high", null, on);
+    int minutes = (int) Duration.between(on, now).toMinutes();
+    List<Turn> turns = new ArrayList<>(List.of(new Turn(0, "high")));
+    if (minutes > 74) {
+      turns.add(new Turn(74, "off"));
+      turns.add(new Turn(110, "warm"));
+      turns.stream()
+          .skip(1)
+          .forEach(
+              t ->
+                  batches.append(
+                      code,
+                      new Event.KnobTurned(new Event.Knob(t.setting(), null, null)),
+                      on.plus(Duration.ofMinutes(t.minute())),
+                      null,
+                      key()));
+    }
+    watch(code, Appliance.SLOW_COOKER, turns, on, minutes);
+    batches.find(code).state().heat().excursions().stream()
+        .findFirst()
+        .ifPresent(
+            hot ->
+                batches.append(
+                    code,
+                    new Event.HeatAnswered(hot.from(), Event.Answer.SWITCHED_OFF),
+                    on.plus(Duration.ofMinutes(75)),
+                    null,
+                    key()));
+  }
+
+  /** A batch long since in its bottle, from which the crock's warm was learned. */
+  private void learned(Household cottage, Appliances.Known crock) {
+    Instant on = clock.instant().minus(Duration.ofDays(LEARNED_DAYS_AGO));
+    String code = charge(cottage, Method.CROCK, "self-heal", 40, "rapeseed", "jar-370", on);
+    putOn(code, crock, "warm", null, on);
+    watch(code, Appliance.SLOW_COOKER, List.of(new Turn(0, "warm")), on, LEARNED_HOURS * 60);
+    Instant off = on.plus(Duration.ofHours(LEARNED_HOURS));
+    batches.append(code, new Event.TakenOffHeat(), off, null, key());
+    BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
+    Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
+    Instant strained = off.plus(Duration.ofMinutes(40));
+    batches.append(
+        code,
+        new Event.Strained(195, "195 ml", Expression.SQUEEZE, predicted),
+        strained,
+        null,
+        key());
+    batches.append(
+        code,
+        new Event.Bottled(
+            List.of(
+                new Event.BottleIn(
+                    "A",
+                    190,
+                    200,
+                    Store.Place.COOL,
+                    Store.Glass.AMBER,
+                    Store.Antioxidant.NONE,
+                    true))),
+        strained.plus(Duration.ofHours(3)),
+        null,
+        key());
+  }
+
+  /** Not before the batch's day began, so that its log holds together. */
+  private static Instant later(Household cottage, Instant now, Instant wanted) {
+    Instant morning =
+        now.atZone(cottage.zone())
+            .toLocalDate()
+            .minusDays(1)
+            .atStartOfDay(cottage.zone())
+            .toInstant();
+    return wanted.isBefore(morning) ? morning : wanted;
+  }
+
+  private void putOn(
+      String code, Appliances.Known known, String setting, Event.@Nullable Bath bath, Instant at) {
+    batches.append(
+        code,
+        new Event.PutOnHeat(
+            new Event.Heater(known.id().toString(), known.name(), known.kind()),
+            new Event.Knob(setting, null, null),
+            bath),
+        at,
+        null,
+        key());
+  }
+
+  /** Reads the stand-in once a minute. */
+  private void watch(String code, Appliance appliance, List<Turn> turns, Instant on, int minutes) {
+    ThermalPot pot = new ThermalPot(appliance, ROOM_C);
+    List<Reading> read = new ArrayList<>();
+    for (int minute = 0; minute < minutes; minute++) {
+      int now = minute;
+      turns.stream()
+          .filter(t -> t.minute() == now)
+          .forEach(t -> pot.turn(appliance.setting(t.setting())));
+      read.add(
+          new Reading(
+              on.plus(Duration.ofMinutes(minute)), pot.celsius() + NOISE_C * noise.nextGaussian()));
+      pot.run(60);
+    }
+    BatchRecord batch = batches.find(code);
+    readings.add(batch, read);
+  }
+
+  private String charge(
+      Household cottage,
+      Method method,
+      String herbKey,
+      double grams,
+      String carrier,
+      String jarKey,
+      Instant at) {
+    Herb herb = catalogue.herb(herbKey);
+    LocalDate on = at.atZone(cottage.zone()).toLocalDate().minusDays(1);
+    return batches
+        .charge(
+            new Event.Charged(
+                method,
+                List.of(
+                    new Event.HerbIn(
+                        herbKey,
+                        herb.bestPart(),
+                        Cut.CUT,
+                        HerbState.DRIED,
+                        Range.exactly(grams),
+                        Herb.WATER_DRIED,
+                        Math.round(grams) + " g")),
+                List.of(new Event.OilIn(carrier, 1, on.plusMonths(13), on.minusDays(20), null)),
+                Range.exactly(grams * 6),
+                Math.round(grams * 6) + " ml",
+                Event.JarIn.of(catalogue.jar(jarKey)),
+                ChargeOrder.USUAL_COVER_MM,
+                Use.SKIN,
+                households.place("Stove").stand(),
+                on,
+                0,
+                false,
+                true,
+                Event.Manner.PLAIN),
+            key())
+        .code();
+  }
+
+  private static String key() {
+    return UUID.randomUUID().toString();
+  }
+}

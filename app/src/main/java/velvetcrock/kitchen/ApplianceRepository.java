@@ -1,0 +1,12 @@
+package velvetcrock.kitchen;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ApplianceRepository extends JpaRepository<OwnAppliance, UUID> {
+  List<OwnAppliance> findAllByOrderByCreatedAt();
+
+  Optional<OwnAppliance> findByNameIgnoreCase(String name);
+}

@@ -1,0 +1,11 @@
+package velvetcrock.kitchen;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ApplianceRunRepository extends JpaRepository<ApplianceRun, UUID> {
+  List<ApplianceRun> findAllByOrderByBegunAt();
+
+  List<ApplianceRun> findByBatchId(UUID batchId);
+}

@@ -1,0 +1,146 @@
+package velvetcrock.kitchen;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.Settled;
+
+/**
+ * What the household keeps oil warm on, and what its settings turned out to be. Where nothing has
+ * been learned of a setting, the stand-in's figure of its kind is typical.
+ */
+@Service
+public class Appliances {
+  private static final int LONGEST_NAME = 60;
+
+  private final ApplianceRepository appliances;
+  private final ApplianceRunRepository runs;
+  private final EntityManager entities;
+  private final Clock clock;
+
+  Appliances(
+      ApplianceRepository appliances,
+      ApplianceRunRepository runs,
+      EntityManager entities,
+      Clock clock) {
+    this.appliances = appliances;
+    this.runs = runs;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /**
+   * What a setting turned out to be.
+   *
+   * @param runs how many runs that was learned from
+   */
+  public record Learned(String setting, int runs, Settled settled) {}
+
+  /** An appliance with what has been learned of it, the coolest setting first. */
+  public record Known(UUID id, String name, Appliance kind, List<Learned> learned) {
+    /** What has been learned of a setting. */
+    public Optional<Learned> of(String setting) {
+      return learned.stream().filter(l -> l.setting().equalsIgnoreCase(setting)).findFirst();
+    }
+  }
+
+  /**
+   * A run on one setting.
+   *
+   * @param begunAt when the knob was turned to it
+   */
+  public record Run(UUID applianceId, String setting, Instant begunAt, Settled settled) {}
+
+  /** All of the household's, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<Known> all() {
+    Map<UUID, Map<String, List<Settled>>> learned = new LinkedHashMap<>();
+    for (ApplianceRun run : runs.findAllByOrderByBegunAt()) {
+      learned
+          .computeIfAbsent(run.applianceId(), id -> new LinkedHashMap<>())
+          .computeIfAbsent(run.setting(), s -> new ArrayList<>())
+          .add(run.settled());
+    }
+    return appliances.findAllByOrderByCreatedAt().stream()
+        .map(
+            a ->
+                new Known(
+                    a.id(),
+                    a.name(),
+                    a.kind(),
+                    learned.getOrDefault(a.id(), Map.of()).entrySet().stream()
+                        .map(e -> new Learned(e.getKey(), e.getValue().size(), mean(e.getValue())))
+                        .sorted((x, y) -> Double.compare(x.settled().meanC(), y.settled().meanC()))
+                        .toList()))
+        .toList();
+  }
+
+  private static Settled mean(List<Settled> all) {
+    return new Settled(
+        all.stream().mapToDouble(Settled::meanC).average().orElseThrow(),
+        all.stream().mapToDouble(Settled::rippleC).average().orElseThrow(),
+        all.stream().mapToDouble(Settled::overshootC).average().orElseThrow(),
+        all.stream().mapToDouble(Settled::minutes).average().orElseThrow());
+  }
+
+  /**
+   * Adds one.
+   *
+   * @throws Refused at {@code applianceName}
+   */
+  @Transactional
+  public Known add(String name, Appliance kind) {
+    String called = name.strip().isEmpty() ? kind.words() : name.strip();
+    if (called.length() > LONGEST_NAME) {
+      throw new Refused("applianceName", "A name has at most " + LONGEST_NAME + " letters.");
+    }
+    if (appliances.findByNameIgnoreCase(called).isPresent()) {
+      throw new Refused("applianceName", "There is one of that name already.");
+    }
+    OwnAppliance added = new OwnAppliance(called, kind, clock.instant());
+    entities.persist(added);
+    return new Known(added.id(), added.name(), added.kind(), List.of());
+  }
+
+  /**
+   * One by its id, or the household's first of a kind, added if there is none.
+   *
+   * @param named an id, or the name of a kind
+   * @throws Refused at {@code appliance}
+   */
+  @Transactional
+  public Known choose(String named) {
+    List<Known> all = all();
+    Optional<Known> own = all.stream().filter(k -> k.id().toString().equals(named)).findFirst();
+    if (own.isPresent()) {
+      return own.get();
+    }
+    try {
+      Appliance kind = Appliance.valueOf(named);
+      return all.stream()
+          .filter(k -> k.kind() == kind)
+          .findFirst()
+          .orElseGet(() -> add(kind.words(), kind));
+    } catch (IllegalArgumentException e) {
+      throw new Refused("appliance", "Choose what it stands on.");
+    }
+  }
+
+  /** Puts what a batch's runs taught in the place of what they taught before. */
+  @Transactional
+  public void learn(UUID batchId, List<Run> taught) {
+    runs.deleteAll(runs.findByBatchId(batchId));
+    entities.flush();
+    taught.forEach(run -> entities.persist(new ApplianceRun(batchId, run)));
+  }
+}

@@ -1,0 +1,159 @@
+package velvetcrock.stove;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.LoggedEntry;
+import velvetcrock.core.Refused;
+import velvetcrock.core.heat.HeatStatistics;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.heat.Settled;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.kitchen.Appliances;
+
+/**
+ * Writes down what readings show: times above the ceiling into the batch's log, and what a setting
+ * turned out to be beside its appliance.
+ */
+@Service
+class HeatKeeper {
+  private static final Logger LOG = LoggerFactory.getLogger(HeatKeeper.class);
+  private static final double MILLIS_PER_HOUR = 3_600_000;
+
+  /** Times nearer to one another than this are the same. */
+  private static final Duration SAME = Duration.ofSeconds(2);
+
+  private final Batches batches;
+  private final Appliances appliances;
+
+  HeatKeeper(Batches batches, Appliances appliances) {
+    this.batches = batches;
+    this.appliances = appliances;
+  }
+
+  /** Brings the log in line with the times above the ceiling that readings show. */
+  void logExcursions(BatchRecord batch, PotHeat heat) {
+    List<Event.RanHot> found = found(heat);
+    List<BatchState.Excursion> logged = batch.state().heat().excursions();
+    for (Event.RanHot hot : found) {
+      Optional<BatchState.Excursion> known =
+          logged.stream().filter(l -> same(l.from(), hot.from())).findFirst();
+      if (known.isEmpty()) {
+        log(batch, hot, null);
+      } else if (grown(known.get(), hot)) {
+        log(
+            batch,
+            sameStart(hot, known.get().from()),
+            entry(batch, known.get().from()).orElse(null));
+      }
+    }
+    for (BatchState.Excursion known : logged) {
+      if (known.answer() == null && found.stream().noneMatch(f -> same(f.from(), known.from()))) {
+        entry(batch, known.from()).ifPresent(id -> strike(batch, id));
+      }
+    }
+  }
+
+  private static List<Event.RanHot> found(PotHeat heat) {
+    if (heat.readings() < 2) {
+      return List.of();
+    }
+    List<Event.RanHot> found = new ArrayList<>();
+    Optional<HeatStatistics.Excursion> now = heat.excursionNow();
+    for (HeatStatistics.Excursion e : heat.statistics().orElseThrow().excursions()) {
+      boolean lasts = now.filter(n -> n.fromHours() == e.fromHours()).isPresent();
+      found.add(
+          new Event.RanHot(
+              at(heat, e.fromHours()),
+              lasts ? null : at(heat, e.toHours()),
+              e.peakC(),
+              heat.goal().ceilingC()));
+    }
+    return found;
+  }
+
+  private static Instant at(PotHeat heat, double hours) {
+    return Instant.ofEpochMilli(heat.zeroMillis() + Math.round(hours * MILLIS_PER_HOUR))
+        .truncatedTo(ChronoUnit.SECONDS);
+  }
+
+  private static boolean same(Instant one, Instant other) {
+    return Duration.between(one, other).abs().compareTo(SAME) <= 0;
+  }
+
+  /** Written once when it begins and once when it is over. */
+  private static boolean grown(BatchState.Excursion logged, Event.RanHot found) {
+    return logged.to() == null && found.to() != null
+        || logged.to() != null && found.to() != null && !same(logged.to(), found.to());
+  }
+
+  private static Event.RanHot sameStart(Event.RanHot hot, Instant from) {
+    return new Event.RanHot(from, hot.to(), hot.peakC(), hot.ceilingC());
+  }
+
+  private Optional<UUID> entry(BatchRecord batch, Instant from) {
+    return batches.log(batch).stream()
+        .filter(e -> !e.replaced())
+        .filter(e -> e.entry().event() instanceof Event.RanHot hot && hot.from().equals(from))
+        .map(LoggedEntry::entry)
+        .map(velvetcrock.core.log.Entry::id)
+        .findFirst();
+  }
+
+  private void log(BatchRecord batch, Event.RanHot hot, @Nullable UUID replaces) {
+    try {
+      batches.append(
+          batch.code(),
+          hot,
+          hot.from(),
+          replaces,
+          "ran-hot:" + batch.id() + ":" + hot.from() + ":" + hot.to() + ":" + hot.peakC());
+    } catch (Refused refused) {
+      LOG.info(
+          "A time above the ceiling of {} was not logged: {}", batch.code(), refused.getMessage());
+    }
+  }
+
+  private void strike(BatchRecord batch, UUID entry) {
+    try {
+      batches.undo(batch.code(), entry);
+    } catch (Refused refused) {
+      LOG.info("A time above the ceiling of {} stays: {}", batch.code(), refused.getMessage());
+    }
+  }
+
+  /** Learns from every stretch on one setting that readings cover. */
+  void learn(BatchRecord batch, Series readings) {
+    List<Appliances.Run> taught = new ArrayList<>();
+    for (BatchState.Stint stint : batch.state().heat().stints()) {
+      String key = stint.heater().key();
+      if (key == null || stint.off() == null) {
+        continue;
+      }
+      for (int i = 0; i < stint.turns().size(); i++) {
+        BatchState.Turn turn = stint.turns().get(i);
+        Instant to = i + 1 < stint.turns().size() ? stint.turns().get(i + 1).at() : stint.off();
+        long begin = turn.at().toEpochMilli();
+        Settled.of(readings.points(begin, to.toEpochMilli(), begin))
+            .ifPresent(
+                settled ->
+                    taught.add(
+                        new Appliances.Run(
+                            UUID.fromString(key), turn.knob().name(), turn.at(), settled)));
+      }
+    }
+    appliances.learn(batch.id(), taught);
+  }
+}

@@ -1,0 +1,398 @@
+package velvetcrock.stove;
+
+import jakarta.annotation.PreDestroy;
+import jakarta.persistence.EntityManager;
+import java.io.BufferedInputStream;
+import java.io.FilterInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.core.Refused;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+import velvetcrock.web.NotFound;
+
+/**
+ * Reads loggers' files, one after another, while their senders go on. A file is taken in one
+ * transaction: what it brought is all there or not at all, and can be taken back as a whole.
+ */
+@Service
+class Imports {
+  private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
+
+  /** So many bad lines are kept word by word; beyond that they are only counted. */
+  static final int MOST_REJECTED_KEPT = 20_000;
+
+  private static final int LONGEST_NAME = 120;
+
+  private final ReadingImportRepository imports;
+  private final BatchReadings readings;
+  private final CurrentHousehold current;
+  private final TransactionTemplate transactions;
+  private final JdbcTemplate jdbc;
+  private final EntityManager entities;
+  private final Clock clock;
+  private final Map<UUID, Waiting> waiting = new ConcurrentHashMap<>();
+  private final Map<UUID, Progress> progress = new ConcurrentHashMap<>();
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(
+          work -> {
+            Thread thread = new Thread(work, "imports");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  Imports(
+      ReadingImportRepository imports,
+      BatchReadings readings,
+      CurrentHousehold current,
+      TransactionTemplate transactions,
+      JdbcTemplate jdbc,
+      EntityManager entities,
+      Clock clock) {
+    this.imports = imports;
+    this.readings = readings;
+    this.current = current;
+    this.transactions = transactions;
+    this.jdbc = jdbc;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /** A file that waits to be read, with what it has to be asked. */
+  private record Waiting(Path file, LoggerFile logger) {}
+
+  /** A bad line. */
+  record Rejected(long line, String why) {}
+
+  private record Sender(UUID householdId, String displayName) implements InHousehold {}
+
+  /** How far the reading is. */
+  static final class Progress {
+    private volatile long bytesRead;
+    private volatile long lines;
+    private volatile long rejected;
+
+    long bytesRead() {
+      return bytesRead;
+    }
+
+    long lines() {
+      return lines;
+    }
+
+    long rejected() {
+      return rejected;
+    }
+  }
+
+  /** What was read before a restart was not taken. */
+  @EventListener(ApplicationReadyEvent.class)
+  void forgetInterrupted() {
+    jdbc.update(
+        "update reading_import set status = 'REFUSED', finished_at = now(), message = 'It was"
+            + " interrupted, and nothing was taken. Send it again.'"
+            + " where status in ('READING', 'ASKED')");
+  }
+
+  /**
+   * Takes a file in and begins to read it, if it says all that has to be known.
+   *
+   * @param name as its sender calls it
+   * @param file its content
+   * @param choices for what it does not say; {@code UNKNOWN} to be asked
+   * @return the import
+   */
+  UUID send(BatchRecord batch, String name, InputStream file, LoggerFile.Choices choices) {
+    String called = name.isBlank() ? "readings.csv" : name.strip();
+    String shortened = called.length() > LONGEST_NAME ? called.substring(0, LONGEST_NAME) : called;
+    String by = current.who().map(InHousehold::displayName).orElse("");
+    Path kept = keep(file);
+    ReadingImport row = new ReadingImport(batch.id(), shortened, size(kept), by, clock.instant());
+    transactions.executeWithoutResult(status -> entities.persist(row));
+    try (InputStream in = Files.newInputStream(kept)) {
+      LoggerFile logger = LoggerFile.of(in);
+      waiting.put(row.id(), new Waiting(kept, logger));
+      if (open(logger, choices).isEmpty()) {
+        begin(batch, row.id(), choices);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (Refused refused) {
+      delete(kept);
+      finish(row.id(), r -> r.refused(message(refused), 0, 0, clock.instant()));
+    }
+    return row.id();
+  }
+
+  private static String message(Refused refused) {
+    return refused.problems().get(0).message();
+  }
+
+  private static Set<LoggerFile.Question> open(LoggerFile logger, LoggerFile.Choices choices) {
+    Set<LoggerFile.Question> open = logger.questions();
+    if (choices.scale() != LoggerFile.Scale.UNKNOWN) {
+      open.remove(LoggerFile.Question.SCALE);
+    }
+    if (choices.monthFirst() != null) {
+      open.remove(LoggerFile.Question.ORDER);
+    }
+    return open;
+  }
+
+  /** What a file has to be asked before it can be read; empty if nothing. */
+  Set<LoggerFile.Question> questions(UUID id) {
+    return Optional.ofNullable(waiting.get(id)).map(w -> w.logger().questions()).orElse(Set.of());
+  }
+
+  /** Reads a file that was asked about, as it was answered. */
+  void answer(BatchRecord batch, UUID id, LoggerFile.Choices choices) {
+    find(batch, id);
+    if (waiting.containsKey(id)) {
+      begin(batch, id, choices);
+    }
+  }
+
+  private void begin(BatchRecord batch, UUID id, LoggerFile.Choices choices) {
+    Waiting file = waiting.remove(id);
+    progress.put(id, new Progress());
+    finish(id, row -> row.reading(file.logger().readAs(choices)));
+    Sender sender =
+        new Sender(current.id(), current.who().map(InHousehold::displayName).orElse(""));
+    worker.execute(
+        () ->
+            current.actingAs(
+                sender,
+                () -> {
+                  read(batch, id, file, choices);
+                  return null;
+                }));
+  }
+
+  private void read(BatchRecord batch, UUID id, Waiting file, LoggerFile.Choices choices) {
+    Progress far = progress.get(id);
+    Rejections bad = new Rejections(far);
+    try {
+      int number = imports.findById(id).orElseThrow().number();
+      BatchReadings.Loaded loaded =
+          readings.load(batch, number, sink -> feed(file, choices, far, bad, sink));
+      transactions.executeWithoutResult(
+          status -> {
+            keepRejected(id, bad.kept);
+            imports
+                .findById(id)
+                .orElseThrow()
+                .taken(far.lines, loaded.accepted(), loaded.repeated(), bad.count, clock.instant());
+          });
+    } catch (Refused refused) {
+      refuse(id, message(refused), far, bad);
+    } catch (RuntimeException e) {
+      LOG.warn("A file of readings was not taken", e);
+      refuse(id, "It could not be read to its end, and nothing was taken.", far, bad);
+    } finally {
+      progress.remove(id);
+      delete(file.file());
+    }
+  }
+
+  private void refuse(UUID id, String why, Progress far, Rejections bad) {
+    transactions.executeWithoutResult(
+        status -> {
+          keepRejected(id, bad.kept);
+          imports.findById(id).orElseThrow().refused(why, far.lines, bad.count, clock.instant());
+        });
+  }
+
+  private static void feed(
+      Waiting file,
+      LoggerFile.Choices choices,
+      Progress far,
+      Rejections bad,
+      Consumer<Reading> sink) {
+    long[] good = {0};
+    try (InputStream in =
+        new Counting(new BufferedInputStream(Files.newInputStream(file.file())), far)) {
+      file.logger()
+          .read(
+              in,
+              choices,
+              new LoggerFile.Sink() {
+                @Override
+                public void reading(long line, Reading reading) {
+                  far.lines++;
+                  good[0]++;
+                  sink.accept(reading);
+                }
+
+                @Override
+                public void rejected(long line, String why) {
+                  far.lines++;
+                  bad.add(line, why);
+                }
+              });
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    if (good[0] == 0) {
+      throw new Refused(
+          "file",
+          bad.count == 0
+              ? "There is no line below its header."
+              : "Not one line could be read. The first: " + bad.kept.get(0).why());
+    }
+  }
+
+  /** Bad lines: all counted, the first of them kept. */
+  private static final class Rejections {
+    private final List<Rejected> kept = new ArrayList<>();
+    private final Progress far;
+    private long count;
+
+    Rejections(Progress far) {
+      this.far = far;
+    }
+
+    void add(long line, String why) {
+      count++;
+      far.rejected = count;
+      if (kept.size() < MOST_REJECTED_KEPT) {
+        kept.add(new Rejected(line, why));
+      }
+    }
+  }
+
+  /** Counts what is read of a file. */
+  private static final class Counting extends FilterInputStream {
+    private final Progress far;
+
+    Counting(InputStream in, Progress far) {
+      super(in);
+      this.far = far;
+    }
+
+    @Override
+    public int read(byte[] bytes, int from, int length) throws IOException {
+      int read = super.read(bytes, from, length);
+      far.bytesRead += Math.max(0, read);
+      return read;
+    }
+  }
+
+  private void keepRejected(UUID id, List<Rejected> bad) {
+    jdbc.batchUpdate(
+        "insert into reading_rejected (import_id, line, why) values (?, ?, ?)"
+            + " on conflict do nothing",
+        bad,
+        1000,
+        (row, rejected) -> {
+          row.setObject(1, id);
+          row.setLong(2, rejected.line());
+          row.setString(3, rejected.why());
+        });
+  }
+
+  private void finish(UUID id, Consumer<ReadingImport> change) {
+    transactions.executeWithoutResult(status -> change.accept(imports.findById(id).orElseThrow()));
+  }
+
+  /** How far a file that is being read is. */
+  Optional<Progress> progress(UUID id) {
+    return Optional.ofNullable(progress.get(id));
+  }
+
+  /**
+   * One of a batch.
+   *
+   * @throws NotFound if there is none
+   */
+  ReadingImport find(BatchRecord batch, UUID id) {
+    return imports
+        .findByIdAndBatchId(id, batch.id())
+        .orElseThrow(() -> new NotFound("There is no such file of " + batch.code() + "."));
+  }
+
+  /** The newest of a batch. */
+  List<ReadingImport> of(BatchRecord batch) {
+    return imports.findTop20ByBatchIdOrderByStartedAtDesc(batch.id());
+  }
+
+  /** The first bad lines of one. */
+  List<Rejected> rejected(UUID id, int most) {
+    return jdbc.query(
+        "select line, why from reading_rejected where import_id = ? order by line limit ?",
+        (row, i) -> new Rejected(row.getLong(1), row.getString(2)),
+        id,
+        most);
+  }
+
+  /**
+   * Takes back what a file brought.
+   *
+   * @return how many readings went
+   * @throws Refused if it brought none
+   */
+  int undo(BatchRecord batch, UUID id) {
+    ReadingImport row = find(batch, id);
+    if (row.status() != ReadingImport.Status.TAKEN) {
+      throw new Refused("import", "There is nothing of it to take back.");
+    }
+    int gone = readings.unload(batch, row.number());
+    finish(id, ReadingImport::undone);
+    return gone;
+  }
+
+  private static Path keep(InputStream file) {
+    try {
+      Path kept = Files.createTempFile("readings", ".csv");
+      Files.copy(file, kept, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      return kept;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static long size(Path file) {
+    try {
+      return Files.size(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void delete(Path file) {
+    try {
+      Files.deleteIfExists(file);
+    } catch (IOException e) {
+      LOG.info("A file that was read stays: {}", e.getMessage());
+    }
+  }
+
+  @PreDestroy
+  void close() {
+    worker.shutdown();
+    waiting.values().forEach(w -> delete(w.file()));
+  }
+}

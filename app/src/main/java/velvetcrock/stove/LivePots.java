@@ -1,0 +1,91 @@
+package velvetcrock.stove;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+import velvetcrock.batch.BatchChanged;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.CurrentHousehold;
+
+/** The pots that somebody looks at or that readings come from, held in memory. */
+@Component
+class LivePots {
+  /** About 120 MB of readings. */
+  private static final long MOST_READINGS = 10_000_000;
+
+  private static final int LEAST_WEIGHT = 2000;
+
+  private final Batches batches;
+  private final BatchReadings readings;
+  private final Households households;
+  private final CurrentHousehold current;
+  private final Cache<UUID, LivePot> pots =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_READINGS)
+          .weigher((UUID id, LivePot pot) -> Math.max(LEAST_WEIGHT, pot.series().size()))
+          .expireAfterAccess(Duration.ofHours(6))
+          .build();
+
+  private final Map<String, UUID> ids = new ConcurrentHashMap<>();
+
+  LivePots(
+      Batches batches, BatchReadings readings, Households households, CurrentHousehold current) {
+    this.batches = batches;
+    this.readings = readings;
+    this.households = households;
+    this.current = current;
+  }
+
+  /** A batch of the current household, as its log was just found. */
+  LivePot of(BatchRecord batch) {
+    LivePot pot =
+        pots.get(
+            batch.id(),
+            id ->
+                new LivePot(
+                    current.id(), households.current().zone(), batch, readings.of(batch.id())));
+    pot.become(batch);
+    ids.put(current.id() + batch.code(), batch.id());
+    return pot;
+  }
+
+  /** One that is held already, as the last change left it; else it is found. */
+  LivePot held(String code) {
+    UUID id = ids.get(current.id() + code);
+    LivePot pot = id == null ? null : pots.getIfPresent(id);
+    return pot == null ? of(code) : pot;
+  }
+
+  /** A batch of the current household by its code. */
+  LivePot of(String code) {
+    return of(batches.find(code));
+  }
+
+  /** The pot that a change is about, brought up to it; empty where nobody was interested. */
+  Optional<LivePot> follow(BatchChanged change) {
+    LivePot pot = pots.getIfPresent(change.batchId());
+    if (pot == null) {
+      return Optional.empty();
+    }
+    if (change.readings().isEmpty() || !pot.add(change.readings())) {
+      pots.invalidate(change.batchId());
+      return Optional.empty();
+    }
+    return Optional.of(pot);
+  }
+
+  /** Log entries leave the readings as they are. */
+  void logChanged(UUID batchId, String code) {
+    if (pots.getIfPresent(batchId) != null) {
+      of(code);
+    }
+  }
+}

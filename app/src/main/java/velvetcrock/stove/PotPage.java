@@ -1,0 +1,112 @@
+package velvetcrock.stove;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.heat.HeatStatistics;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.web.Formats;
+
+/**
+ * What a pot's own page says beyond its row.
+ *
+ * @param facts what its trace amounts to
+ * @param excursions times above the ceiling, the last first
+ * @param traceWords what the chart shows, in words
+ */
+record PotPage(
+    List<Fact> facts,
+    List<Excursion> excursions,
+    String traceWords,
+    @Nullable Reckoning reckoning,
+    Reckoning pullReckoning) {
+
+  /** A figure with its name. */
+  record Fact(String name, String value) {}
+
+  /**
+   * A time above the ceiling.
+   *
+   * @param from as the form names it
+   * @param answer what was done; null while nobody has answered
+   */
+  record Excursion(String from, String words, @Nullable String answer) {}
+
+  static PotPage of(BatchState state, PotHeat heat, Formats fmt) {
+    Optional<HeatStatistics> statistics = heat.statistics();
+    List<Fact> facts = new ArrayList<>();
+    statistics.ifPresent(s -> facts.addAll(facts(s, fmt)));
+    List<Excursion> excursions = new ArrayList<>();
+    state.heat().excursions().forEach(e -> excursions.add(0, excursion(e, fmt)));
+    String readings =
+        heat.readings() == 0
+            ? "no readings yet"
+            : heat.readings() == 1
+                ? "one reading"
+                : String.format(java.util.Locale.UK, "%,d readings", heat.readings())
+                    .replace(',', '\u202f');
+    String words =
+        "The oil’s temperature over time, "
+            + readings
+            + statistics
+                .map(
+                    s ->
+                        ": "
+                            + fmt.percent(s.inBandFraction())
+                            + " of "
+                            + fmt.time(s.hours())
+                            + " in the band, hottest "
+                            + fmt.degrees(s.peakC()))
+                .orElse("");
+    return new PotPage(
+        facts,
+        List.copyOf(excursions),
+        words,
+        statistics.map(HeatStatistics::reckoning).orElse(null),
+        heat.pull().reckoning());
+  }
+
+  private static List<Fact> facts(HeatStatistics s, Formats fmt) {
+    List<Fact> facts = new ArrayList<>();
+    facts.add(
+        new Fact("In the band", fmt.percent(s.inBandFraction()) + " of " + fmt.time(s.hours())));
+    facts.add(new Fact("Below, above", fmt.time(s.underHours()) + ", " + fmt.time(s.overHours())));
+    facts.add(new Fact("Hottest", fmt.degrees(s.peakC())));
+    facts.add(new Fact("Aged as if at", fmt.degrees(s.meanKineticC()) + " throughout"));
+    if (s.gapMinutes() > 0) {
+      facts.add(new Fact("Not watched", fmt.time(s.gapMinutes() / 60)));
+    }
+    return facts;
+  }
+
+  private static Excursion excursion(BatchState.Excursion e, Formats fmt) {
+    Instant to = e.to();
+    String words =
+        fmt.moment(e.from())
+            + ": "
+            + (to == null
+                ? "above " + fmt.degrees(e.ceilingC()) + ", still"
+                : fmt.time(Duration.between(e.from(), to).toSeconds() / 3600.0)
+                    + " above "
+                    + fmt.degrees(e.ceilingC()))
+            + ", up to "
+            + fmt.degrees(e.peakC());
+    return new Excursion(
+        e.from().toString(), words, e.answer() == null ? null : answer(e.answer()));
+  }
+
+  private static String answer(velvetcrock.core.log.Event.Answer answer) {
+    return switch (answer) {
+      case TURNED_DOWN -> "turned down";
+      case LIFTED_OFF -> "lifted off";
+      case TOPPED_UP_BATH -> "bath topped up";
+      case SWITCHED_OFF -> "switched off";
+      case LET_BE -> "let be";
+    };
+  }
+}

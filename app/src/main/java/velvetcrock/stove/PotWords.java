@@ -1,0 +1,374 @@
+package velvetcrock.stove;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.core.Range;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.PotOnHeat;
+import velvetcrock.core.heat.Forecast;
+import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.heat.HeatStatistics.Band;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Method;
+import velvetcrock.web.Formats;
+
+/** Says how a pot stands and what to do about it. */
+final class PotWords {
+  /** Leaving the band within this is soon, min. */
+  private static final double SOON_MINUTES = 15;
+
+  /** A probe is silent after four of its usual gaps, but not before this. */
+  private static final Duration SOONEST_SILENCE = Duration.ofSeconds(90);
+
+  private static final int GAPS_OF_SILENCE = 4;
+
+  /** Warming up is no alarm for so long, h. */
+  private static final double WARMS_UP_HOURS = 2;
+
+  /** A swing of less than this is steady, °C. */
+  private static final double STEADY_C = 2;
+
+  /** Readings older than this say nothing about now. */
+  private static final Duration STALE = Duration.ofMinutes(30);
+
+  private final BatchRecord batch;
+  private final BatchState state;
+  private final PotHeat heat;
+  private final Catalogue catalogue;
+  private final Cautions cautions;
+  private final Formats fmt;
+  private final Instant now;
+  private final HeatGoal goal;
+  private final BatchState.@Nullable Stint stint;
+  private final Optional<Reading> last;
+
+  PotWords(LivePot pot, Catalogue catalogue, Cautions cautions, Formats fmt, Instant now) {
+    this.batch = pot.batch();
+    this.state = batch.state();
+    this.heat = pot.heat(catalogue, now);
+    this.catalogue = catalogue;
+    this.cautions = cautions;
+    this.fmt = fmt;
+    this.now = now;
+    this.goal = heat.goal();
+    this.stint = state.heat().now().orElse(null);
+    this.last = heat.last();
+  }
+
+  /** How sure the present temperature is, and what it is. */
+  private record Present(@Nullable Double celsius, String source, boolean silent, boolean read) {}
+
+  /** What stands between fine and trouble. */
+  private record Mood(String name, String words, boolean alarm, String say) {}
+
+  PotRow row() {
+    Present present = present();
+    Optional<Forecast> forecast =
+        present.read() && !present.silent() ? heat.forecast() : Optional.empty();
+    double served = heat.servedHours(now);
+    Mood mood = mood(present, forecast, served);
+    Optional<Instant> topUp = Optional.ofNullable(stint).flatMap(BatchState.Stint::topUpBy);
+    boolean bathLow = topUp.filter(by -> !now.isBefore(by)).isPresent();
+    boolean spirit =
+        state.charge().manner().spirit() != null
+            && new BatchReckoning(catalogue, state).leaving().map(l -> !l.done()).orElse(false);
+    List<Caution> said =
+        cautions.forPot(
+            new PotOnHeat(
+                present.celsius() == null ? 0 : present.celsius(),
+                stint != null && stint.bath() != null,
+                bathLow,
+                stint == null ? null : stint.heater().kind(),
+                spirit));
+    boolean stop = said.stream().anyMatch(c -> c.level() == Caution.Level.STOP) && stint != null;
+    String bathWords =
+        stint == null || stint.bath() == null
+            ? ""
+            : topUp.isEmpty()
+                ? stint.bath().name()
+                : stint.bath().name() + ": " + (bathLow ? "top it up now" : "water until");
+    return new PotRow(
+        batch.code(),
+        new BatchReckoning(catalogue, state).herbNames(),
+        way(),
+        present.celsius() == null ? "–" : figure(present.celsius(), present.read()),
+        fmt.degreeUnit(),
+        mood.name(),
+        mood.words(),
+        fmt.degrees(goal.band().lowC(), goal.band().highC())
+            + ", never above "
+            + fmt.degrees(goal.ceilingC()),
+        trend(forecast),
+        present.source(),
+        pull(),
+        fmt.number(heat.spentDays(), heat.spentDays() < 10 ? 1 : 0)
+            + (heat.spentDays() == 1 ? " day" : " days"),
+        fmt.time(served),
+        fmt.time(goal.earliestHours())
+            + " to "
+            + fmt.time(goal.latestHours())
+            + ", usually "
+            + fmt.time(goal.usualHours()),
+        percent(served),
+        percent(goal.earliestHours()),
+        percent(goal.usualHours()),
+        topUp.map(Instant::toEpochMilli).orElse(0L),
+        bathWords,
+        bathLow && !stop ? "Top up the bath with hot water. " + mood.say() : mood.say(),
+        mood.alarm() || stop || bathLow,
+        last.map(r -> r.at().toEpochMilli()).orElse(0L),
+        last.map(r -> fmt.inDegrees(r.celsius())).orElse(null),
+        stint != null,
+        solar(),
+        said.stream()
+            .map(
+                c ->
+                    new PotRow.Said(
+                        c.level().name().toLowerCase(Locale.ROOT), c.text(), c.turnTo()))
+            .toList());
+  }
+
+  private String figure(double celsius, boolean read) {
+    return read
+        ? String.format(Locale.ROOT, "%.1f", fmt.inDegrees(celsius))
+        : fmt.number(fmt.inDegrees(celsius), 0);
+  }
+
+  private int percent(double hours) {
+    return (int) Math.round(100 * Math.max(0, Math.min(1, hours / goal.latestHours())));
+  }
+
+  private String pull() {
+    double pull = heat.pull().pull();
+    return pull <= 0 ? "none yet" : fmt.percent(pull) + " ± 10";
+  }
+
+  private String way() {
+    return methodWords(state.charge().method())
+        + (stint == null ? "" : " · " + stint.heater().name() + " on " + stint.knob().name());
+  }
+
+  /** A method in a few words. */
+  static String methodWords(Method method) {
+    return switch (method) {
+      case WARM -> "Warm";
+      case CROCK -> "Slow cooker";
+      case SIMMER -> "Simmered";
+      case OVEN -> "Low oven";
+      case TWO_STAGE -> "Warm start";
+      case SOLAR -> "Sunny window";
+      case SPIRIT -> "After spirit";
+      case COLD -> "Cool";
+    };
+  }
+
+  private Present present() {
+    if (last.isPresent()) {
+      Duration age = Duration.between(last.get().at(), now);
+      OptionalDouble gap = heat.usualGapSeconds();
+      boolean probe = gap.isPresent();
+      Duration quiet =
+          probe
+              ? max(
+                  SOONEST_SILENCE,
+                  Duration.ofMillis(Math.round(gap.getAsDouble() * GAPS_OF_SILENCE * 1000)))
+              : STALE;
+      boolean silent = age.compareTo(quiet) > 0;
+      boolean assumed = !heat.assumed().isEmpty() && age.compareTo(Duration.ofMinutes(10)) > 0;
+      if (!assumed && (!silent || stint == null || probe)) {
+        return new Present(
+            last.get().celsius(),
+            (probe ? "Probe, " : "Read by hand, ") + ago(age),
+            probe && silent && (stint != null || age.compareTo(Duration.ofHours(12)) < 0),
+            true);
+      }
+    }
+    return heat.assumedLast()
+        .filter(p -> stint != null || solar())
+        .map(
+            p ->
+                new Present(
+                    p.celsius(),
+                    (solar()
+                            ? "Assumed by the sun’s day, ±\u00a0"
+                            : "Assumed from knob and hand, ±\u00a0")
+                        + within(heat.assumed().get(heat.assumed().size() - 1).withinC()),
+                    false,
+                    false))
+        .orElse(new Present(null, "Nobody has read it yet", false, false));
+  }
+
+  private String within(double celsius) {
+    double degrees = fmt.inDegrees(celsius) - fmt.inDegrees(0);
+    return fmt.number(degrees, 0) + "\u00a0" + fmt.degreeUnit();
+  }
+
+  private static Duration max(Duration one, Duration other) {
+    return one.compareTo(other) > 0 ? one : other;
+  }
+
+  private String ago(Duration age) {
+    return age.toSeconds() < 60 ? "just now" : fmt.time(age.toMillis() / 3_600_000.0) + " ago";
+  }
+
+  private Mood mood(Present present, Optional<Forecast> forecast, double served) {
+    if (stint == null && !state.heat().stints().isEmpty()) {
+      return new Mood("done", "off the heat", false, doneWords(served));
+    }
+    if (present.silent()) {
+      return new Mood(
+          "silent",
+          "the probe is silent",
+          true,
+          "Look at the pot and the probe: nothing has been heard, and the gap stays a gap.");
+    }
+    if (present.celsius() == null) {
+      return stint == null
+          ? new Mood("off", "not on the heat", false, "Put it on the heat below.")
+          : new Mood("off", "not read yet", false, "Feel it, or read a thermometer.");
+    }
+    if (solar()) {
+      return new Mood(
+          "in",
+          "in the sun",
+          false,
+          served >= goal.usualHours() ? "It may be strained." : "Shake it whenever you pass.");
+    }
+    return present.read()
+        ? byTemperature(present.celsius(), forecast, served)
+        : assumed(present.celsius(), served);
+  }
+
+  private boolean solar() {
+    return state.charge().method() == Method.SOLAR;
+  }
+
+  /** What is only assumed rings no bell: it asks for a reading where it matters. */
+  private Mood assumed(double celsius, double served) {
+    Band band = goal.band();
+    double within = heat.assumed().get(heat.assumed().size() - 1).withinC();
+    boolean done = served >= goal.usualHours();
+    if (celsius > Math.min(band.highC(), goal.ceilingC()) - within / 2) {
+      return new Mood(
+          "near",
+          celsius > goal.ceilingC() + within ? "likely too hot" : "perhaps too hot",
+          false,
+          "Read a thermometer, or turn it down a little.");
+    }
+    if (celsius < band.lowC()) {
+      return new Mood("near", "likely below the band", false, "Let it warm, or turn it up.");
+    }
+    return done
+        ? new Mood("done", "has had its time", false, "Take it off when it suits you.")
+        : new Mood("in", "likely in the band", false, "Leave it as it is. Feel it now and then.");
+  }
+
+  private Mood byTemperature(double celsius, Optional<Forecast> forecast, double served) {
+    Band band = goal.band();
+    boolean bath = stint != null && stint.bath() != null;
+    if (celsius > goal.ceilingC()) {
+      return new Mood(
+          "out",
+          "above its ceiling",
+          true,
+          bath
+              ? "Turn it down, lift the jar off, or cool the bath with water."
+              : "Turn it down or lift it off.");
+    }
+    if (celsius > band.highC()) {
+      return new Mood("out", "above the band", true, "Turn it down.");
+    }
+    if (celsius < band.lowC()) {
+      boolean warming =
+          heat.servedHours(now) < WARMS_UP_HOURS
+              && heat.statistics().map(s -> s.peakC() < band.lowC()).orElse(true);
+      boolean rising = forecast.map(f -> f.heading() == Forecast.Heading.RISING).orElse(false);
+      return warming
+          ? new Mood("near", "warming up", false, "Let it warm.")
+          : new Mood(
+              "out",
+              "below the band",
+              !rising,
+              rising ? "It comes back by itself." : "Turn it up a little.");
+    }
+    OptionalDouble leaves =
+        swinging()
+            ? OptionalDouble.empty()
+            : forecast.map(f -> f.minutesToLeave(band)).orElse(OptionalDouble.empty());
+    if (leaves.isPresent() && leaves.getAsDouble() < SOON_MINUTES) {
+      boolean up = forecast.orElseThrow().perMinute() > 0;
+      return new Mood(
+          "near",
+          "in the band, not for long",
+          false,
+          up ? "Turn it down a touch." : "Turn it up a touch.");
+    }
+    if (served >= goal.latestHours()) {
+      return new Mood("done", "longer than it should", true, "Take it off and strain it.");
+    }
+    return served >= goal.usualHours()
+        ? new Mood("done", "has had its time", false, "Take it off when it suits you.")
+        : new Mood("in", "in the band", false, "Leave it as it is.");
+  }
+
+  /** Whether a thermostat swings it within its band. */
+  private boolean swinging() {
+    return heat.swing()
+        .filter(s -> s.low() >= goal.band().lowC() && s.high() <= goal.band().highC())
+        .isPresent();
+  }
+
+  private String doneWords(double served) {
+    if (state.charge().method() == Method.TWO_STAGE) {
+      return "It has had its warm start. Now it stands in the dark.";
+    }
+    return served >= goal.earliestHours()
+        ? "Strain it while it is warm."
+        : "It has had " + fmt.time(served) + "; it may go on again.";
+  }
+
+  private String trend(Optional<Forecast> forecast) {
+    if (forecast.isEmpty()) {
+      return "";
+    }
+    if (swinging()) {
+      Range swing = heat.swing().orElseThrow();
+      return swing.high() - swing.low() < STEADY_C
+          ? "steady"
+          : "swinging, " + fmt.degrees(swing.low(), swing.high());
+    }
+    Forecast f = forecast.get();
+    OptionalDouble leaves = f.minutesToLeave(goal.band());
+    OptionalDouble enters = f.minutesToEnter(goal.band());
+    String heads =
+        switch (f.heading()) {
+          case STEADY -> "steady";
+          case RISING -> "rising";
+          case FALLING -> "falling";
+        };
+    if (leaves.isPresent()) {
+      return heads + ", leaves the band in about " + minutes(leaves.getAsDouble());
+    }
+    if (enters.isPresent()) {
+      return heads + ", in the band in about " + minutes(enters.getAsDouble());
+    }
+    return f.settlesC().isPresent() && f.heading() != Forecast.Heading.STEADY
+        ? heads + ", settling near " + fmt.degrees(f.settlesC().getAsDouble())
+        : heads;
+  }
+
+  private String minutes(double minutes) {
+    return minutes < 1 ? "a minute" : fmt.time(minutes / 60);
+  }
+}

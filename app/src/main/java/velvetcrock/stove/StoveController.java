@@ -1,0 +1,229 @@
+package velvetcrock.stove;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.LeavingView;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.materia.Method;
+import velvetcrock.kitchen.Appliances;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+import velvetcrock.web.Forms;
+
+/** The stove: all pots on the heat, and each pot's own page. */
+@Controller
+class StoveController {
+  private static final int COLUMNS = 700;
+  private static final int MOST_COLUMNS = 4000;
+
+  private final Batches batches;
+  private final LivePots pots;
+  private final StoveRows rows;
+  private final StoveHub hub;
+  private final StoveService stove;
+  private final Imports imports;
+  private final StandIns standIns;
+  private final Appliances appliances;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final Clock clock;
+
+  StoveController(
+      Batches batches,
+      LivePots pots,
+      StoveRows rows,
+      StoveHub hub,
+      StoveService stove,
+      Imports imports,
+      StandIns standIns,
+      Appliances appliances,
+      Households households,
+      Catalogues catalogues,
+      Clock clock) {
+    this.batches = batches;
+    this.pots = pots;
+    this.rows = rows;
+    this.hub = hub;
+    this.stove = stove;
+    this.imports = imports;
+    this.standIns = standIns;
+    this.appliances = appliances;
+    this.households = households;
+    this.catalogues = catalogues;
+    this.clock = clock;
+  }
+
+  @GetMapping("/stove")
+  String stove(Model model) {
+    Formats fmt = households.formats(households.current());
+    model.addAttribute("rows", rows.all(fmt));
+    model.addAttribute("key", UUID.randomUUID().toString());
+    return "stove/stove";
+  }
+
+  /** All pots, for pages that cannot listen. */
+  @GetMapping("/stove/now")
+  @ResponseBody
+  List<PotRow> now() {
+    return rows.all(households.formats(households.current()));
+  }
+
+  @GetMapping(value = "/stove/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter live() {
+    return hub.listen();
+  }
+
+  @GetMapping("/stove/{code}")
+  String pot(@PathVariable String code, Model model) {
+    return page(code, StoveForm.empty(), FieldErrors.none(), model);
+  }
+
+  /**
+   * A pot's trace for drawing.
+   *
+   * @param from seconds since 1970; from the beginning if not given
+   * @param to seconds since 1970; to the end if not given
+   */
+  @GetMapping("/stove/{code}/trace")
+  @ResponseBody
+  TraceOut trace(
+      @PathVariable String code,
+      @RequestParam @Nullable Double from,
+      @RequestParam @Nullable Double to,
+      @RequestParam(defaultValue = "" + COLUMNS) int columns) {
+    LivePot pot = pots.of(code);
+    return TraceOut.of(
+        pot,
+        pot.heat(catalogues.current(), clock.instant()),
+        new TraceOut.Span(
+            from == null ? Long.MIN_VALUE : Math.round(from * 1000),
+            to == null ? Long.MAX_VALUE : Math.round(to * 1000)),
+        Math.max(1, Math.min(MOST_COLUMNS, columns)),
+        households.formats(households.current()));
+  }
+
+  @PostMapping("/stove/{code}/log")
+  String log(
+      @PathVariable String code,
+      StoveForm form,
+      @RequestParam(defaultValue = "") String back,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Household house = households.current();
+    BatchRecord batch = batches.find(code);
+    return Forms.saved(
+        () -> stove.log(batch, form, house.zone()),
+        back.equals("stove") ? "/stove" : "/stove/" + batch.code(),
+        flash,
+        response,
+        errors -> page(code, form, errors, model));
+  }
+
+  @PostMapping("/stove/{code}/stand-in")
+  String standIn(@PathVariable String code, @RequestParam boolean on, RedirectAttributes flash) {
+    BatchRecord batch = batches.find(code);
+    if (on) {
+      standIns.start(batch);
+    } else {
+      standIns.stop(batch);
+    }
+    flash.addFlashAttribute(
+        "notice", on ? "A stand-in probe is in the pot." : "The stand-in probe is out.");
+    return "redirect:/stove/" + batch.code();
+  }
+
+  private String page(String code, StoveForm form, FieldErrors errors, Model model) {
+    Household house = households.current();
+    Formats fmt = households.formats(house);
+    BatchRecord batch = batches.find(code);
+    LivePot pot = pots.of(batch);
+    PotHeat heat = pot.heat(catalogues.current(), clock.instant());
+    BatchState state = batch.state();
+    List<Appliances.Known> known = appliances.all();
+    model.addAttribute("batch", batch);
+    model.addAttribute("row", rows.row(pot, fmt));
+    model.addAttribute("page", PotPage.of(state, heat, fmt));
+    model.addAttribute(
+        "leaving", LeavingView.of(state, new BatchReckoning(catalogues.current(), state), fmt));
+    model.addAttribute("grossTyped", "");
+    model.addAttribute("infusing", state.status() == BatchState.Status.INFUSING);
+    model.addAttribute("stint", state.heat().now().orElse(null));
+    model.addAttribute("twoStage", state.charge().method() == Method.TWO_STAGE);
+    model.addAttribute("settings", settings(state, known, fmt));
+    model.addAttribute("appliances", known);
+    model.addAttribute("kinds", kinds(known));
+    model.addAttribute("tests", Assumed.HandTest.values());
+    model.addAttribute("answers", Event.Answer.values());
+    model.addAttribute("places", households.places());
+    model.addAttribute("imports", imports.of(batch));
+    model.addAttribute("zone", house.zone().getId());
+    model.addAttribute("demo", house.demo());
+    model.addAttribute("standIn", standIns.runs(batch.id()));
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "stove/pot";
+  }
+
+  /** A kind that the household has none of. */
+  private static List<Appliance> kinds(List<Appliances.Known> known) {
+    List<Appliance> kinds = new ArrayList<>(List.of(Appliance.values()));
+    known.forEach(k -> kinds.remove(k.kind()));
+    return kinds;
+  }
+
+  /**
+   * A position of the knob that can be named, with what it comes to.
+   *
+   * @param words what it turned out to be here; empty where nobody has learned it
+   */
+  record Named(String name, String words) {}
+
+  private static List<Named> settings(BatchState state, List<Appliances.Known> known, Formats fmt) {
+    List<Named> named = new ArrayList<>();
+    String key = state.heat().now().map(s -> s.heater().key()).orElse("");
+    for (Appliances.Known one : known) {
+      if (state.heat().now().isPresent() && !one.id().toString().equals(key)) {
+        continue;
+      }
+      one.learned()
+          .forEach(
+              l ->
+                  named.add(
+                      new Named(
+                          l.setting(),
+                          one.name() + ": " + fmt.degrees(l.settled().meanC()) + " here")));
+      one.kind().settings().stream()
+          .filter(s -> one.of(s.name()).isEmpty())
+          .forEach(s -> named.add(new Named(s.name(), one.name())));
+    }
+    return named;
+  }
+}

@@ -1,0 +1,171 @@
+package velvetcrock.stove;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.Written;
+import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.Settled;
+import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
+import velvetcrock.kitchen.Appliances;
+import velvetcrock.kitchen.Appliances.Known;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Typed;
+
+/** Does at the stove what its forms ask for. */
+@Service
+class StoveService {
+  private static final java.time.Duration CLOCK_DIFFERENCE = java.time.Duration.ofMinutes(2);
+
+  private final Batches batches;
+  private final BatchReadings readings;
+  private final Appliances appliances;
+  private final Households households;
+  private final Clock clock;
+  private final Map<String, Settled> typical = new ConcurrentHashMap<>();
+
+  StoveService(
+      Batches batches,
+      BatchReadings readings,
+      Appliances appliances,
+      Households households,
+      Clock clock) {
+    this.batches = batches;
+    this.readings = readings;
+    this.appliances = appliances;
+    this.households = households;
+    this.clock = clock;
+  }
+
+  /**
+   * Does it.
+   *
+   * @return what was done, in words
+   * @throws Refused at the field that cannot be read
+   */
+  @Transactional
+  public String log(BatchRecord batch, StoveForm form, ZoneId zone) {
+    Instant at = form.at(zone);
+    String key = Typed.text(form.key());
+    return switch (Typed.text(form.kind())) {
+      case "put-on" -> putOn(batch, form, at, key);
+      case "knob" -> turn(batch, form, at, key);
+      case "off" -> off(batch, form, at, key);
+      case "felt" -> {
+        append(batch, new Event.FeltByHand(form.test()), at, key);
+        yield "Felt and noted.";
+      }
+      case "bath" -> topUp(batch, at, key);
+      case "answer" -> {
+        append(batch, new Event.HeatAnswered(form.excursion(), form.answered()), at, key);
+        yield "The answer is in the log.";
+      }
+      case "read" -> read(batch, form, at);
+      default -> throw new Refused("kind", "Choose what to log.");
+    };
+  }
+
+  private Written append(BatchRecord batch, Event event, @Nullable Instant at, String key) {
+    return batches.append(batch.code(), event, at, null, key);
+  }
+
+  private String putOn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
+    Event.Bath bath = form.bath();
+    String setting = form.knobName();
+    Known known = appliances.choose(Typed.text(form.appliance()));
+    Event.Heater heater = new Event.Heater(known.id().toString(), known.name(), known.kind());
+    append(batch, new Event.PutOnHeat(heater, knob(known, setting), bath), at, key);
+    return batch.code() + " is on the heat.";
+  }
+
+  private String turn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
+    BatchState.Stint stint =
+        batch.state().heat().now().orElseThrow(() -> new Refused("kind", "It is not on the heat."));
+    String id = stint.heater().key();
+    Known known = appliances.choose(id == null ? stint.heater().kind().name() : id);
+    append(batch, new Event.KnobTurned(knob(known, form.knobName())), at, key);
+    return "The knob is at " + form.knobName() + ".";
+  }
+
+  /** What a setting comes to: learned in this kitchen, else typical of its kind, else not known. */
+  private Event.Knob knob(Known known, String setting) {
+    Optional<Settled> settled =
+        known.of(setting).map(Appliances.Learned::settled).or(() -> typical(known.kind(), setting));
+    return new Event.Knob(
+        setting,
+        settled.map(Settled::meanC).orElse(null),
+        settled.map(s -> Math.max(0.1, s.minutes() / 60)).orElse(null));
+  }
+
+  private Optional<Settled> typical(Appliance kind, String setting) {
+    Appliance.Setting known = kind.setting(setting);
+    return known.equals(Appliance.OFF)
+        ? Optional.empty()
+        : Optional.of(
+            typical.computeIfAbsent(kind + " " + setting, name -> ThermalPot.typical(kind, known)));
+  }
+
+  private String off(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
+    append(batch, new Event.TakenOffHeat(), at, key);
+    if (!Typed.blank(form.place())) {
+      Event.Stand stand = households.place(Typed.text(form.place())).stand();
+      append(batch, new Event.Moved(stand), at, key + ":moved");
+      return "Off the heat and carried to " + stand.name() + ".";
+    }
+    return "Off the heat.";
+  }
+
+  /** One jug fills the bath for every pot that stands in it. */
+  private String topUp(BatchRecord batch, @Nullable Instant at, String key) {
+    List<BatchRecord> together = together(batch);
+    together.forEach(
+        b -> append(b, new Event.BathToppedUp(), at, b == batch ? key : key + ":" + b.code()));
+    return together.size() == 1
+        ? "The bath is full again."
+        : "The bath is full again for " + together.size() + " pots.";
+  }
+
+  /** The pots that stand in the same bath, this one first. */
+  private List<BatchRecord> together(BatchRecord batch) {
+    List<BatchRecord> together = new ArrayList<>(List.of(batch));
+    Event.Bath bath = batch.state().heat().now().map(BatchState.Stint::bath).orElse(null);
+    if (bath != null) {
+      batches.standing().stream()
+          .filter(b -> !b.id().equals(batch.id()))
+          .filter(
+              b ->
+                  b.state()
+                      .heat()
+                      .now()
+                      .map(BatchState.Stint::bath)
+                      .filter(other -> other.name().equalsIgnoreCase(bath.name()))
+                      .isPresent())
+          .forEach(together::add);
+    }
+    return together;
+  }
+
+  private String read(BatchRecord batch, StoveForm form, @Nullable Instant at) {
+    Instant when = at == null ? clock.instant() : at;
+    if (when.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
+      throw new Refused("happened", "That has not happened yet.");
+    }
+    int added = readings.add(batch, List.of(new Reading(when, form.celsius())));
+    return added == 1 ? "Read and noted." : "There is a reading of that time already.";
+  }
+}

@@ -1,0 +1,169 @@
+package velvetcrock.core.heat;
+
+import java.util.List;
+
+/**
+ * What oil is kept warm on, with the figures of its stand-in: a lump of heat capacity C that loses
+ * UA·(T − room), fed by a power that a knob or a thermostat sets (typical; measured of none).
+ */
+public enum Appliance {
+  /** A gas ring under a water bath. */
+  GAS_RING(
+      "Gas ring",
+      true,
+      10_400,
+      3.5,
+      0.028,
+      2000,
+      new Setting("lowest", 150),
+      new Setting("low", 300),
+      new Setting("medium", 700)),
+  /** An electric plate under a water bath; its thermostat switches. */
+  ELECTRIC_PLATE(
+      "Electric plate",
+      false,
+      11_500,
+      3.5,
+      0.028,
+      2000,
+      new Setting("1", 900, 44, 3),
+      new Setting("2", 900, 62, 3),
+      new Setting("3", 900, 84, 3)),
+  /** A slow cooker with the oil in its crock. */
+  SLOW_COOKER(
+      "Slow cooker",
+      false,
+      3100,
+      1.1,
+      0,
+      0,
+      new Setting("warm", 53),
+      new Setting("low", 75),
+      new Setting("high", 110)),
+  /** A dehydrator with jars on its floor. */
+  DEHYDRATOR(
+      "Dehydrator",
+      false,
+      4000,
+      4,
+      0,
+      0,
+      new Setting("35", 300, 35, 1.5),
+      new Setting("42", 300, 42, 1.5),
+      new Setting("50", 300, 50, 1.5)),
+  /** An oven; what it says and what the oil has are two things. */
+  OVEN(
+      "Oven",
+      false,
+      9000,
+      5,
+      0,
+      0,
+      new Setting("50", 800, 58, 6),
+      new Setting("80", 800, 90, 6),
+      new Setting("100", 800, 110, 6)),
+  /** A yoghurt maker with a jar in it. */
+  YOGHURT_MAKER("Yoghurt maker", false, 4600, 0.62, 0, 0, new Setting("on", 14.5)),
+  /** A jar in a sunny window: 14 W of sun on it at noon. */
+  SUNNY_WINDOW("Sunny window", false, 2400, 0.9, 0, 0, new Setting("sun", 14)),
+  /** A jar in a cupboard: nothing warms it. */
+  CUPBOARD("Cupboard", false, 2400, 0.9, 0, 0, new Setting("shut", 0));
+
+  /** The knob at nothing. */
+  public static final Setting OFF = new Setting("off", 0);
+
+  private final String words;
+  private final boolean flame;
+  private final double heatCapacity;
+  private final double lossWPerK;
+  private final double waterAreaM2;
+  private final double waterG;
+  private final List<Setting> settings;
+
+  Appliance(
+      String words,
+      boolean flame,
+      double heatCapacity,
+      double lossWPerK,
+      double waterAreaM2,
+      double waterG,
+      Setting... settings) {
+    this.words = words;
+    this.flame = flame;
+    this.heatCapacity = heatCapacity;
+    this.lossWPerK = lossWPerK;
+    this.waterAreaM2 = waterAreaM2;
+    this.waterG = waterG;
+    this.settings = List.of(settings);
+  }
+
+  /**
+   * A position of its knob.
+   *
+   * @param name what is written there
+   * @param watts power while it heats, W
+   * @param thermostatC middle of what its thermostat holds, °C; NaN where it has none
+   * @param swingC how far to either side before it switches, °C
+   */
+  public record Setting(String name, double watts, double thermostatC, double swingC) {
+    /** Steady power. */
+    public Setting(String name, double watts) {
+      this(name, watts, Double.NaN, 0);
+    }
+
+    /** Whether a thermostat switches it. */
+    public boolean switched() {
+      return !Double.isNaN(thermostatC);
+    }
+  }
+
+  /** Its name in plain words. */
+  public String words() {
+    return words;
+  }
+
+  /** Whether it burns with an open flame. */
+  public boolean flame() {
+    return flame;
+  }
+
+  /** Whether it is a burner that somebody has to look at. */
+  public boolean burner() {
+    return this == GAS_RING || this == ELECTRIC_PLATE;
+  }
+
+  /** Whether a water bath stands on it. */
+  public boolean bath() {
+    return waterG > 0;
+  }
+
+  /** Heat capacity of pot, bath and oil together, J/K. */
+  public double heatCapacity() {
+    return heatCapacity;
+  }
+
+  /** What it loses to the room, W/K. */
+  public double lossWPerK() {
+    return lossWPerK;
+  }
+
+  /** Open water of its bath, m². */
+  public double waterAreaM2() {
+    return waterAreaM2;
+  }
+
+  /** Water in its bath when full, g. */
+  public double waterG() {
+    return waterG;
+  }
+
+  /** The positions of its knob above off, the coolest first. */
+  public List<Setting> settings() {
+    return settings;
+  }
+
+  /** The position of a name; off where there is none. */
+  public Setting setting(String name) {
+    return settings.stream().filter(s -> s.name().equals(name)).findFirst().orElse(OFF);
+  }
+}

@@ -1,0 +1,218 @@
+package velvetcrock.core.heat;
+
+import static velvetcrock.core.Figures.plain;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.Standing;
+import velvetcrock.core.heat.HeatStatistics.Band;
+import velvetcrock.core.heat.HeatStatistics.Excursion;
+
+/**
+ * Reckons what a course of temperature amounts to as its points come in, each once and in order of
+ * time, so that a pot on the heat is judged by the same rules as a finished trace. Silence of over
+ * half an hour between two readings is a gap; a piece with an assumed end is linear throughout.
+ */
+public final class HeatTally {
+  private final Band band;
+  private final double ceilingC;
+  private final List<Excursion> excursions = new ArrayList<>();
+  private int points;
+  private double firstHours;
+  private double lastHours;
+  private double lastC;
+  private double lastRate;
+  private boolean lastRead;
+  private double ageing;
+  private double inBand;
+  private double under;
+  private double over;
+  private double aboveCeiling;
+  private double gaps;
+  private double assumed;
+  private double peak = Double.NEGATIVE_INFINITY;
+  private double aboveSince = Double.NaN;
+  private double abovePeak;
+
+  /**
+   * A tally with nothing in it.
+   *
+   * @param band where the oil should be
+   * @param ceilingC what the oil should not pass, °C
+   */
+  public HeatTally(Band band, double ceilingC) {
+    this.band = band;
+    this.ceilingC = ceilingC;
+  }
+
+  /**
+   * Adds a reading.
+   *
+   * @param hours later than the last, h
+   * @param celsius °C
+   */
+  public void read(double hours, double celsius) {
+    add(hours, celsius, true);
+  }
+
+  /**
+   * Adds a point.
+   *
+   * @param hours later than the last, h
+   * @param celsius °C
+   * @param read whether a thermometer said so; else it is assumed
+   */
+  public void add(double hours, double celsius, boolean read) {
+    double rate = Ageing.rate(celsius);
+    Trace.Point to = new Trace.Point(hours, celsius);
+    if (points == 0) {
+      firstHours = hours;
+    } else {
+      double length = hours - lastHours;
+      if (read && lastRead && length > Readings.GAP_HOURS) {
+        gaps += length;
+        ageing += length * Math.max(lastRate, rate);
+        endExcursion(lastHours);
+      } else {
+        ageing += length * Ageing.meanRate(lastC, lastRate, celsius, rate);
+        assumed += read && lastRead ? 0 : length;
+        piece(new Trace.Point(lastHours, lastC), to, length);
+      }
+    }
+    look(to);
+    points++;
+    lastHours = hours;
+    lastC = celsius;
+    lastRate = rate;
+    lastRead = read;
+  }
+
+  private void look(Trace.Point point) {
+    peak = Math.max(peak, point.celsius());
+    if (point.celsius() > ceilingC) {
+      if (Double.isNaN(aboveSince)) {
+        aboveSince = point.hours();
+        abovePeak = point.celsius();
+      }
+      abovePeak = Math.max(abovePeak, point.celsius());
+    }
+  }
+
+  private void piece(Trace.Point from, Trace.Point to, double hours) {
+    double above = hours * shareAbove(from.celsius(), to.celsius(), band.highC());
+    double aboveLow = hours * shareAbove(from.celsius(), to.celsius(), band.lowC());
+    over += above;
+    under += hours - aboveLow;
+    inBand += aboveLow - above;
+    aboveCeiling += hours * shareAbove(from.celsius(), to.celsius(), ceilingC);
+    if (from.celsius() > ceilingC != to.celsius() > ceilingC) {
+      double share = (ceilingC - from.celsius()) / (to.celsius() - from.celsius());
+      double crossing = from.hours() + hours * share;
+      if (to.celsius() > ceilingC) {
+        aboveSince = crossing;
+        abovePeak = to.celsius();
+      } else {
+        endExcursion(crossing);
+      }
+    }
+  }
+
+  private void endExcursion(double at) {
+    open(at).ifPresent(excursions::add);
+    aboveSince = Double.NaN;
+  }
+
+  private Optional<Excursion> open(double at) {
+    return !Double.isNaN(aboveSince) && at - aboveSince > HeatStatistics.EXCURSION_HOURS
+        ? Optional.of(new Excursion(aboveSince, at, abovePeak))
+        : Optional.empty();
+  }
+
+  /** How many points it has had. */
+  public int points() {
+    return points;
+  }
+
+  /** The last point's time, h; 0 before the first. */
+  public double lastHours() {
+    return lastHours;
+  }
+
+  /** The stretch above the ceiling that lasts still, once it is an excursion. */
+  public Optional<Excursion> excursionNow() {
+    return open(lastHours);
+  }
+
+  /** Ageing so far, hours at 20 °C. */
+  public double ageingHours() {
+    return ageing;
+  }
+
+  /**
+   * What it amounts to so far; the tally goes on.
+   *
+   * @throws velvetcrock.core.Refused at {@code trace} if there are fewer than two points
+   */
+  public HeatStatistics statistics() {
+    Problems problems = new Problems();
+    problems.require(points >= 2, "trace", "At least two readings are needed.");
+    problems.refuseIfAny();
+    double hours = lastHours - firstHours;
+    List<Excursion> all = new ArrayList<>(excursions);
+    excursionNow().ifPresent(all::add);
+    Reckoning.Writer lines = Reckoning.writer();
+    Standing standing = assumed > 0 ? Standing.ESTIMATE : Standing.MEASURED;
+    lines.line("Watched", "first point to last", hours, "h", standing);
+    lines.line("Gaps", "silence of over 30 min", gaps * 60, "min", Standing.MEASURED);
+    if (assumed > 0) {
+      lines.line("Assumed", "from knob and hand, ± 8 °C", assumed, "h", Standing.ESTIMATE);
+    }
+    String bandWords = plain(band.lowC()) + "–" + plain(band.highC()) + " °C";
+    lines.line(
+        "In the band",
+        plain(inBand) + " h in " + bandWords + " of " + plain(hours) + " h, gaps included",
+        inBand / hours,
+        "",
+        standing);
+    lines.line(
+        "Above the ceiling", "over " + plain(ceilingC) + " °C", aboveCeiling * 60, "min", standing);
+    lines.line(
+        "Ageing",
+        "∫ 2^((T − 20)/10) dt; gaps at their hotter end",
+        ageing,
+        "h at 20 °C",
+        Standing.ESTIMATE);
+    double kinetic =
+        lines.line(
+            "Mean kinetic temperature",
+            "20 + 10 · log₂(" + plain(ageing) + " ÷ " + plain(hours) + ")",
+            Ageing.meanKineticC(ageing, hours),
+            "°C",
+            Standing.ESTIMATE);
+    return new HeatStatistics(
+        hours,
+        ageing,
+        inBand / hours,
+        under,
+        over,
+        aboveCeiling * 60,
+        peak,
+        kinetic,
+        gaps * 60,
+        List.copyOf(all),
+        lines.done());
+  }
+
+  /** Share of a linear piece that lies above a level; a flat piece on the level counts as below. */
+  private static double shareAbove(double fromC, double toC, double levelC) {
+    double low = Math.min(fromC, toC);
+    double high = Math.max(fromC, toC);
+    if (low >= levelC && high > levelC) {
+      return 1;
+    }
+    return high <= levelC ? 0 : (high - levelC) / (high - low);
+  }
+}
