@@ -78,7 +78,7 @@
         width: Math.max(220, place.clientWidth),
         height,
         legend: { show: false },
-        padding: [8, 10, 0, 0],
+        padding: [8, 26, 0, 0],
         cursor: { show: zoom !== null, points: { show: false }, drag: { x: true, y: false } },
         scales: {
           x: { time: !hours, range: hours ? [0, 6] : undefined },

@@ -62,6 +62,12 @@ public class BatchReadings {
     return store.series(batchId);
   }
 
+  /** Whether the last reading of a batch came from a file. */
+  @Transactional(readOnly = true)
+  public boolean lastFromFile(UUID batchId) {
+    return store.lastFromFile(batchId);
+  }
+
   /** What became of a file's readings. */
   public record Loaded(long accepted, long repeated) {}
 

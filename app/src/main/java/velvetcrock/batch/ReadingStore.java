@@ -79,6 +79,16 @@ class ReadingStore {
     return series.build();
   }
 
+  boolean lastFromFile(UUID batchId) {
+    return jdbc
+        .queryForList(
+            "select import_number from reading where batch_id = ? order by at desc limit 1",
+            Integer.class,
+            batchId)
+        .stream()
+        .anyMatch(number -> number > 0);
+  }
+
   /** How many new, and how many of times that were there already or twice in the file. */
   record Loaded(long accepted, long repeated) {}
 

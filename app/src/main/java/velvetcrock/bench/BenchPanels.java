@@ -281,7 +281,12 @@ final class BenchPanels {
                 ? "too cool for this"
                 : "in the band, after " + fmt.time(learned.settled().minutes() / 60);
     return new Fact(
-        "Your " + appliance.name() + " on " + learned.setting(), fmt.degrees(mean), against);
+        (appliance.name().startsWith("The ") ? "" : "Your ")
+            + appliance.name()
+            + " on "
+            + learned.setting(),
+        fmt.degrees(mean),
+        against);
   }
 
   private static String school(Method method) {

@@ -24,14 +24,16 @@ final class LivePot {
   private final ZoneId zone;
   private BatchRecord batch;
   private Series series;
+  private boolean fromFile;
   private @Nullable PotHeat heat;
   private Instant reckonedAt = Instant.EPOCH;
 
-  LivePot(UUID householdId, ZoneId zone, BatchRecord batch, Series series) {
+  LivePot(UUID householdId, ZoneId zone, BatchRecord batch, Series series, boolean fromFile) {
     this.householdId = householdId;
     this.zone = zone;
     this.batch = batch;
     this.series = series;
+    this.fromFile = fromFile;
   }
 
   UUID householdId() {
@@ -44,6 +46,11 @@ final class LivePot {
 
   synchronized Series series() {
     return series;
+  }
+
+  /** Whether the last reading came from a logger's file, so that its silence means nothing. */
+  synchronized boolean fromFile() {
+    return fromFile;
   }
 
   /** Takes what its log now says. */
@@ -64,6 +71,7 @@ final class LivePot {
         return false;
       }
       series = series.with(millis, reading.celsius());
+      fromFile = false;
       if (heat != null && !heat.read(millis, reading.celsius())) {
         heat = null;
       }

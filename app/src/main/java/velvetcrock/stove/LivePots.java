@@ -51,7 +51,11 @@ class LivePots {
             batch.id(),
             id ->
                 new LivePot(
-                    current.id(), households.current().zone(), batch, readings.of(batch.id())));
+                    current.id(),
+                    households.current().zone(),
+                    batch,
+                    readings.of(batch.id()),
+                    readings.lastFromFile(batch.id())));
     pot.become(batch);
     ids.put(current.id() + batch.code(), batch.id());
     return pot;

@@ -37,7 +37,7 @@ record PotPage(
    */
   record Excursion(String from, String words, @Nullable String answer) {}
 
-  static PotPage of(BatchState state, PotHeat heat, Formats fmt) {
+  static PotPage of(BatchState state, PotHeat heat, Formats fmt, Instant now) {
     Optional<HeatStatistics> statistics = heat.statistics();
     List<Fact> facts = new ArrayList<>();
     statistics.ifPresent(s -> facts.addAll(facts(s, fmt)));
@@ -68,7 +68,7 @@ record PotPage(
         List.copyOf(excursions),
         words,
         statistics.map(HeatStatistics::reckoning).orElse(null),
-        heat.pull().reckoning());
+        heat.pull(now).reckoning());
   }
 
   private static List<Fact> facts(HeatStatistics s, Formats fmt) {

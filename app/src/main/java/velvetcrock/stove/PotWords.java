@@ -39,6 +39,9 @@ final class PotWords {
   /** A swing of less than this is steady, °C. */
   private static final double STEADY_C = 2;
 
+  /** A probe in a pot that no log puts on the heat is forgotten after this. */
+  private static final Duration FORGETS = Duration.ofHours(2);
+
   /** Readings older than this say nothing about now. */
   private static final Duration STALE = Duration.ofMinutes(30);
 
@@ -52,6 +55,7 @@ final class PotWords {
   private final HeatGoal goal;
   private final BatchState.@Nullable Stint stint;
   private final Optional<Reading> last;
+  private final boolean fromFile;
 
   PotWords(LivePot pot, Catalogue catalogue, Cautions cautions, Formats fmt, Instant now) {
     this.batch = pot.batch();
@@ -64,6 +68,7 @@ final class PotWords {
     this.goal = heat.goal();
     this.stint = state.heat().now().orElse(null);
     this.last = heat.last();
+    this.fromFile = pot.fromFile();
   }
 
   /** How sure the present temperature is, and what it is. */
@@ -112,8 +117,7 @@ final class PotWords {
         trend(forecast),
         present.source(),
         pull(),
-        fmt.number(heat.spentDays(), heat.spentDays() < 10 ? 1 : 0)
-            + (heat.spentDays() == 1 ? " day" : " days"),
+        days(heat.spentDays(now)),
         fmt.time(served),
         fmt.time(goal.earliestHours())
             + " to "
@@ -145,12 +149,17 @@ final class PotWords {
         : fmt.number(fmt.inDegrees(celsius), 0);
   }
 
+  private String days(double days) {
+    String number = fmt.number(days, days < 10 ? 1 : 0);
+    return number + (number.equals("1") ? " day" : " days");
+  }
+
   private int percent(double hours) {
     return (int) Math.round(100 * Math.max(0, Math.min(1, hours / goal.latestHours())));
   }
 
   private String pull() {
-    double pull = heat.pull().pull();
+    double pull = heat.pull(now).pull();
     return pull <= 0 ? "none yet" : fmt.percent(pull) + " ± 10";
   }
 
@@ -177,7 +186,7 @@ final class PotWords {
     if (last.isPresent()) {
       Duration age = Duration.between(last.get().at(), now);
       OptionalDouble gap = heat.usualGapSeconds();
-      boolean probe = gap.isPresent();
+      boolean probe = gap.isPresent() && !fromFile;
       Duration quiet =
           probe
               ? max(
@@ -189,8 +198,8 @@ final class PotWords {
       if (!assumed && (!silent || stint == null || probe)) {
         return new Present(
             last.get().celsius(),
-            (probe ? "Probe, " : "Read by hand, ") + ago(age),
-            probe && silent && (stint != null || age.compareTo(Duration.ofHours(12)) < 0),
+            (fromFile ? "From a file, " : probe ? "Probe, " : "Read by hand, ") + ago(age),
+            probe && silent && (stint != null || unlogged() && age.compareTo(FORGETS) < 0),
             true);
       }
     }
@@ -207,6 +216,11 @@ final class PotWords {
                     false,
                     false))
         .orElse(new Present(null, "Nobody has read it yet", false, false));
+  }
+
+  /** Whether it is drawn warm and nobody has logged where. */
+  private boolean unlogged() {
+    return state.charge().method().heated() && state.heat().stints().isEmpty();
   }
 
   private String within(double celsius) {
@@ -259,10 +273,11 @@ final class PotWords {
     Band band = goal.band();
     double within = heat.assumed().get(heat.assumed().size() - 1).withinC();
     boolean done = served >= goal.usualHours();
-    if (celsius > Math.min(band.highC(), goal.ceilingC()) - within / 2) {
+    double most = Math.min(band.highC(), goal.ceilingC());
+    if (celsius > most - within / 2) {
       return new Mood(
           "near",
-          celsius > goal.ceilingC() + within ? "likely too hot" : "perhaps too hot",
+          celsius > most + within ? "likely too hot" : "perhaps too hot",
           false,
           "Read a thermometer, or turn it down a little.");
     }

@@ -32,9 +32,9 @@ class PracticeController {
   private static final double FAIR = 0.7;
   private static final List<Appliance> OFFERED =
       List.of(
-          Appliance.ELECTRIC_PLATE,
           Appliance.GAS_RING,
           Appliance.SLOW_COOKER,
+          Appliance.ELECTRIC_PLATE,
           Appliance.DEHYDRATOR,
           Appliance.YOGHURT_MAKER,
           Appliance.OVEN);

@@ -18,7 +18,7 @@ import velvetcrock.core.materia.Method;
  * Once somebody opens the window, and a bath begins half full; both want an answer. Judged by the
  * same statistics as a real trace.
  */
-final class PracticePot {
+public final class PracticePot {
   static final double SPEED = 120;
   static final double HOURS = 6;
 
@@ -128,7 +128,8 @@ final class PracticePot {
     return waterShare() < LOW_SHARE;
   }
 
-  Appliance appliance() {
+  /** What it stands on. */
+  public Appliance appliance() {
     return pot.appliance();
   }
 

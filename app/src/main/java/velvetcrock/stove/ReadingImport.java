@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A logger's file as it was read. */
 @Entity
-class ReadingImport {
+public class ReadingImport {
   @Id private UUID id;
   @TenantId private UUID householdId;
 
@@ -38,7 +38,7 @@ class ReadingImport {
   private @Nullable Instant finishedAt;
 
   /** Where it stands. */
-  enum Status {
+  public enum Status {
     /** Something has to be said before it can be read. */
     ASKED,
     /** Being read. */
@@ -90,7 +90,7 @@ class ReadingImport {
     status = Status.UNDONE;
   }
 
-  UUID id() {
+  public UUID id() {
     return id;
   }
 

@@ -146,7 +146,10 @@ class StoveController {
   }
 
   @PostMapping("/stove/{code}/stand-in")
-  String standIn(@PathVariable String code, @RequestParam boolean on, RedirectAttributes flash) {
+  String standIn(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "false") boolean on,
+      RedirectAttributes flash) {
     BatchRecord batch = batches.find(code);
     if (on) {
       standIns.start(batch);
@@ -168,7 +171,7 @@ class StoveController {
     List<Appliances.Known> known = appliances.all();
     model.addAttribute("batch", batch);
     model.addAttribute("row", rows.row(pot, fmt));
-    model.addAttribute("page", PotPage.of(state, heat, fmt));
+    model.addAttribute("page", PotPage.of(state, heat, fmt, clock.instant()));
     model.addAttribute(
         "leaving", LeavingView.of(state, new BatchReckoning(catalogues.current(), state), fmt));
     model.addAttribute("grossTyped", "");

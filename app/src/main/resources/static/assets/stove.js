@@ -78,7 +78,7 @@
         width: Math.max(220, place.clientWidth),
         height,
         legend: { show: false },
-        padding: [8, 10, 0, 0],
+        padding: [8, 26, 0, 0],
         cursor: { show: zoom !== null, points: { show: false }, drag: { x: true, y: false } },
         scales: {
           x: { time: !hours, range: hours ? [0, 6] : undefined },
@@ -349,8 +349,9 @@
     };
     if (window.EventSource) listen();
     else fallBack();
+    const begun = Date.now();
     setInterval(() => {
-      if (heard && Date.now() - heard > 15000 && !polling) {
+      if (Date.now() - (heard || begun) > 12000 && !polling) {
         fallBack();
         listen();
       }

@@ -2,6 +2,7 @@ package velvetcrock.core.extraction;
 
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Readings;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
 
 /**
@@ -10,6 +11,9 @@ import velvetcrock.core.materia.Cut;
  * two readings counts at the cooler of its ends, because nobody should rely on what nobody saw.
  */
 public final class PullTally {
+  private static final double HOURS_PER_DAY = 24;
+
+  private final Mobility mobility;
   private final Mobility.Walk walk;
   private final double meltedAboveC;
   private final Cut cut;
@@ -28,7 +32,8 @@ public final class PullTally {
    * @param spirit whether the herb was dampened with spirit first
    */
   public PullTally(CarrierBlend carriers, Cut cut, Agitation agitation, boolean spirit) {
-    this.walk = new Mobility(carriers).new Walk();
+    this.mobility = new Mobility(carriers);
+    this.walk = mobility.new Walk();
     this.meltedAboveC = carriers.meltedAboveC();
     this.cut = cut;
     this.spirit = spirit;
@@ -67,7 +72,18 @@ public final class PullTally {
 
   /** The pull so far. */
   public Pull pull() {
-    double hours = Double.isNaN(firstHours) ? 0 : lastHours - firstHours;
-    return Pull.of(washDays, diffusionDays, hours, cut, spirit);
+    return pullWith(0, Carrier.ROOM_C);
+  }
+
+  /**
+   * The pull so far with a steady time besides.
+   *
+   * @param hours that no point covers, h
+   * @param celsius how warm it was then, °C
+   */
+  public Pull pullWith(double hours, double celsius) {
+    double covered = Double.isNaN(firstHours) ? 0 : lastHours - firstHours;
+    double days = celsius < meltedAboveC ? 0 : mobility.at(celsius) * hours / HOURS_PER_DAY;
+    return Pull.of(washDays + days, diffusionDays + days * pace, covered + hours, cut, spirit);
   }
 }

@@ -136,6 +136,11 @@ public final class HeatTally {
     return points;
   }
 
+  /** The first point's time, h; 0 before there is one. */
+  public double firstHours() {
+    return firstHours;
+  }
+
   /** The last point's time, h; 0 before the first. */
   public double lastHours() {
     return lastHours;

@@ -22,6 +22,7 @@ import velvetcrock.core.heat.HeatTally;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Method;
@@ -215,15 +216,22 @@ public final class PotHeat {
     return tally.excursionNow();
   }
 
-  /** The pull so far. */
-  public Pull pull() {
-    return pull.pull();
+  /** The pull until a moment; hours that nothing covers count as the place's warmth. */
+  public Pull pull(Instant now) {
+    Double celsius = state.stand().celsius();
+    return pull.pullWith(untracedHours(now), celsius == null ? Carrier.ROOM_C : celsius);
   }
 
-  /** Keeping spent by the course so far, days at 20 °C in the dark. */
-  public double spentDays() {
+  /** Keeping spent until a moment, days at 20 °C in the dark; untraced hours count at 20 °C. */
+  public double spentDays(Instant now) {
     Light light = state.stand().light();
-    return tally.ageingHours() / HOURS_PER_DAY * light.factor();
+    return (tally.ageingHours() + untracedHours(now)) / HOURS_PER_DAY * light.factor();
+  }
+
+  private double untracedHours(Instant now) {
+    double since = (now.toEpochMilli() - zeroMillis) / MILLIS_PER_HOUR;
+    double covered = tally.points() == 0 ? 0 : tally.lastHours() - tally.firstHours();
+    return Math.max(0, since - covered);
   }
 
   /**

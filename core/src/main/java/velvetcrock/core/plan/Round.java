@@ -90,13 +90,15 @@ public final class Round {
     Optional<BatchReckoning.Leaving> leaving = new BatchReckoning(catalogue, state).leaving();
     boolean wet = leaving.map(BatchReckoning.Leaving::wet).orElse(false);
     boolean byHours = state.charge().method().heated() && !state.heat().stints().isEmpty();
-    heat(state).ifPresent(tasks::add);
+    Optional<Task> heat = heat(state);
+    heat.filter(t -> t.kind() != Kind.PUT_ON_HEAT).ifPresent(tasks::add);
     if (byHours) {
       byHours(state, wet).ifPresent(tasks::add);
     } else if (!today.isBefore(state.earliest()) && (!wet || today.isAfter(state.latest()))) {
       tasks.add(new Task(Kind.STRAIN, state.earliest(), state.latest(), 0));
     }
     leaving.flatMap(l -> weigh(state, l)).ifPresent(tasks::add);
+    heat.filter(t -> t.kind() == Kind.PUT_ON_HEAT).ifPresent(tasks::add);
     if (state.charge().manner().blended() && state.tended().lookedAt() == null) {
       settle(state).ifPresent(tasks::add);
     }

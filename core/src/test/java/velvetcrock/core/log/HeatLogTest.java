@@ -109,8 +109,8 @@ class HeatLogTest {
     assertThat(pot.assumed()).hasSize(1);
     assertThat(pot.assumedLast().orElseThrow().celsius()).isCloseTo(60, within(1.0));
     assertThat(pot.servedHours(after(8))).isEqualTo(8);
-    assertThat(pot.pull().pull()).isBetween(0.2, 0.7);
-    assertThat(pot.spentDays()).isBetween(2.0, 8.0);
+    assertThat(pot.pull(after(8)).pull()).isBetween(0.2, 0.7);
+    assertThat(pot.spentDays(after(8))).isBetween(2.0, 8.0);
 
     PotHeat read = pot(Series.none().with(after(7).toEpochMilli(), 66), 8);
     assertThat(read.assumed().get(0).withinC()).isEqualTo(4);
@@ -130,8 +130,8 @@ class HeatLogTest {
       }
     }
     PotHeat whole = pot(all, 6);
-    assertThat(live.pull().pull()).isCloseTo(whole.pull().pull(), within(1e-9));
-    assertThat(live.spentDays()).isCloseTo(whole.spentDays(), within(1e-9));
+    assertThat(live.pull(after(6)).pull()).isCloseTo(whole.pull(after(6)).pull(), within(1e-9));
+    assertThat(live.spentDays(after(6))).isCloseTo(whole.spentDays(after(6)), within(1e-9));
     assertThat(whole.statistics().orElseThrow().inBandFraction()).isEqualTo(1);
     assertThat(live.read(after(1).toEpochMilli(), 50)).isFalse();
     Pull closed =
@@ -140,7 +140,7 @@ class HeatLogTest {
             new BatchReckoning(CATALOGUE, state()).carriers(),
             Cut.CUT,
             false);
-    assertThat(whole.pull().pull()).isCloseTo(closed.pull(), within(1e-6));
+    assertThat(whole.pull(after(6)).pull()).isCloseTo(closed.pull(), within(1e-6));
   }
 
   @Test

@@ -1,0 +1,537 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasSize;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.core.Range;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.kitchen.Appliances;
+
+/** The stove as its pages and its doors show it. */
+class StoveTest extends AppTest {
+  @Autowired BatchReadings readings;
+  @Autowired Appliances appliances;
+
+  private final Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+  private String code;
+
+  @BeforeEach
+  void aWarmPot() {
+    code = warm(Method.WARM);
+  }
+
+  @Test
+  void aBatchToBeDrawnWarmWaitsOnTheStove() throws Exception {
+    visit(keeper, "/stove")
+        .andExpect(content().string(containsString(code)))
+        .andExpect(content().string(containsString("not on the heat")))
+        .andExpect(content().string(containsString("38–50 °C, never above 90 °C")));
+    visit(keeper, "/stove/" + code).andExpect(content().string(containsString("It is on")));
+  }
+
+  @Test
+  void readByHandItShowsItsTemperatureInTheHouseholdsDegrees() throws Exception {
+    putOn("ELECTRIC_PLATE", "1", 10);
+    stove("kind", "read", "temperature", "43 C");
+    visit(keeper, "/stove/now")
+        .andExpect(jsonPath("$[0].temperature").value("43.0"))
+        .andExpect(jsonPath("$[0].mood").value("in"))
+        .andExpect(jsonPath("$[0].source").value("Read by hand, just now"));
+
+    as(
+        keeper,
+        () -> {
+          households.settle("Test kitchen", "Europe/Oslo", "US");
+          return null;
+        });
+    visit(keeper, "/stove/now")
+        .andExpect(jsonPath("$[0].temperature").value("109.4"))
+        .andExpect(jsonPath("$[0].unit").value("°F"));
+    send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "43", "key", "x")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("with its scale")));
+  }
+
+  @Test
+  void withoutAThermometerTheCourseIsAssumedAndSaysSo() throws Exception {
+    putOn("SLOW_COOKER", "warm", 300);
+    visit(keeper, "/stove/now")
+        .andExpect(jsonPath("$[0].source", containsString("Assumed from knob and hand, ±\u00a08")))
+        .andExpect(jsonPath("$[0].alarm").value(false))
+        .andExpect(jsonPath("$[0].moodWords").value("likely too hot"));
+    visit(keeper, "/stove/" + code + "/trace")
+        .andExpect(jsonPath("$.assumed[0]").isNumber())
+        .andExpect(jsonPath("$.read[0]").doesNotExist());
+
+    stove("kind", "felt", "felt", "COMFORTABLE");
+    visit(keeper, "/stove/now").andExpect(jsonPath("$[0].temperature").value("40"));
+    assertThat(state().heat().felt()).hasSize(1);
+  }
+
+  @Test
+  void everyReadingAboveTheCeilingIsLoggedOnceAndAnswered() throws Exception {
+    putOn("GAS_RING", "medium", 60);
+    probe(i -> i < 20 ? 85.0 : 94.0, 48);
+    assertThat(state().heat().excursions()).hasSize(1);
+    assertThat(state().heat().excursions().get(0).to()).isNull();
+    visit(keeper, "/stove/now")
+        .andExpect(jsonPath("$[0].alarm").value(true))
+        .andExpect(jsonPath("$[0].moodWords").value("above its ceiling"))
+        .andExpect(jsonPath("$[0].say", containsString("Turn it down")));
+
+    probe(i -> 80.0, 50, 48);
+    BatchState.Excursion hot = state().heat().excursions().get(0);
+    assertThat(state().heat().excursions()).hasSize(1);
+    assertThat(hot.to()).isNotNull();
+    assertThat(hot.peakC()).isEqualTo(94);
+
+    visit(keeper, "/stove/" + code).andExpect(content().string(containsString("Turned down")));
+    stove("kind", "answer", "from", hot.from().toString(), "answer", "TURNED_DOWN");
+    assertThat(state().heat().excursions().get(0).answer()).isEqualTo(Event.Answer.TURNED_DOWN);
+    visit(keeper, "/batches/" + code)
+        .andExpect(content().string(containsString("Ran hot: up to 94 °C")))
+        .andExpect(content().string(containsString("Answered: turned down")));
+  }
+
+  @Test
+  void aBathNearBoilingAndAFryingPotAndSpiritOnAFlameAreStopped() throws Exception {
+    send(
+        keeper,
+        "/stove/" + code + "/log",
+        "kind",
+        "put-on",
+        "appliance",
+        "GAS_RING",
+        "setting",
+        "medium",
+        "bathName",
+        "Big pan",
+        "bathWidth",
+        "22",
+        "bathDepth",
+        "6",
+        "watts",
+        "150",
+        "key",
+        "on");
+    stove("kind", "read", "temperature", "92 C");
+    visit(keeper, "/stove")
+        .andExpect(content().string(containsString("its water bath near boiling")));
+    stove("kind", "read", "temperature", "104 C", "happened", local(now.minusSeconds(60)));
+    visit(keeper, "/stove/now").andExpect(jsonPath("$[0].alarm").value(true));
+  }
+
+  @Test
+  void oneJugFillsTheBathForAllThatStandInIt() throws Exception {
+    String other = warm(Method.WARM);
+    for (String each : List.of(code, other)) {
+      send(
+          keeper,
+          "/stove/" + each + "/log",
+          "kind",
+          "put-on",
+          "appliance",
+          "ELECTRIC_PLATE",
+          "setting",
+          "1",
+          "bathName",
+          each.equals(code) ? "Big pan" : "big PAN",
+          "bathWidth",
+          "22",
+          "bathDepth",
+          "6",
+          "watts",
+          "50",
+          "happened",
+          local(now.minusSeconds(1200)),
+          "key",
+          "on" + each);
+    }
+    visit(keeper, "/").andExpect(content().string(containsString("Top up the bath")));
+    visit(keeper, "/stove/now").andExpect(jsonPath("$[0].alarm").value(true));
+    stove("kind", "bath");
+    for (String each : List.of(code, other)) {
+      Instant filled =
+          as(keeper, () -> batches.find(each).state().heat().now().orElseThrow().filledAt());
+      assertThat(filled).isAfter(now.minusSeconds(60));
+    }
+    visit(keeper, "/").andExpect(content().string(not(containsString("Top up the bath"))));
+  }
+
+  @Test
+  void aSilentProbeIsAnAlarmAndItsGapStaysAGap() throws Exception {
+    putOn("YOGHURT_MAKER", "on", 90);
+    List<Reading> early = new ArrayList<>();
+    for (int i = 0; i <= 60; i++) {
+      early.add(new Reading(now.minusSeconds(80 * 60 - i * 20L), 43));
+    }
+    add(early);
+    visit(keeper, "/stove/now")
+        .andExpect(jsonPath("$[0].mood").value("silent"))
+        .andExpect(jsonPath("$[0].alarm").value(true));
+    add(List.of(new Reading(now.minusSeconds(1), 43)));
+    visit(keeper, "/stove/" + code).andExpect(content().string(containsString("Not watched")));
+    visit(keeper, "/stove/" + code + "/trace?columns=300")
+        .andExpect(jsonPath("$.of").value(62))
+        .andExpect(jsonPath("$.read[?(@ == null)]", hasSize(1)));
+  }
+
+  @Test
+  void whatWarmTurnedOutToBeIsLearnedAndToldAtTheBench() throws Exception {
+    putOn("SLOW_COOKER", "warm", 400);
+    ThermalPot pot = new ThermalPot(Appliance.SLOW_COOKER, 20);
+    pot.turn(Appliance.SLOW_COOKER.setting("warm"));
+    List<Reading> read = new ArrayList<>();
+    for (int minute = 0; minute < 395; minute++) {
+      read.add(new Reading(now.minusSeconds((400 - minute) * 60L), pot.celsius()));
+      pot.run(60);
+    }
+    add(read);
+    assertThat(as(keeper, appliances::all).get(0).learned()).isEmpty();
+    stove("kind", "off");
+
+    Appliances.Learned learned = as(keeper, appliances::all).get(0).learned().get(0);
+    assertThat(learned.setting()).isEqualTo("warm");
+    assertThat(learned.settled().meanC()).isBetween(66.0, 69.0);
+    visit(keeper, "/kitchen").andExpect(content().string(containsString("one run")));
+    visit(
+            keeper,
+            "/bench?herbs%5B0%5D.herb=yarrow&herbs%5B0%5D.amount=50+g&herbs%5B0%5D.cut=CUT"
+                + "&herbs%5B0%5D.state=DRIED&method=WARM")
+        .andExpect(content().string(containsString("Your Slow cooker on warm")))
+        .andExpect(content().string(containsString("too hot for this: not 43 °C")));
+  }
+
+  @Test
+  void aTwoStageBatchIsCarriedToTheDarkAfterItsWarmStart() throws Exception {
+    code = warm(Method.TWO_STAGE);
+    putOn("ELECTRIC_PLATE", "1", 50);
+    visit(keeper, "/").andExpect(content().string(containsString("Take it off the heat")));
+    String dark = as(keeper, () -> households.place("Dark cupboard").id().toString());
+    stove("kind", "off", "place", dark);
+    assertThat(state().stand().name()).isEqualTo("Dark cupboard");
+    assertThat(state().heat().now()).isEmpty();
+    visit(keeper, "/stove")
+        .andExpect(content().string(containsString("It has had its warm start")));
+  }
+
+  @Test
+  void whatCannotBeIsSaidWhereItWasTyped() throws Exception {
+    send(keeper, "/stove/" + code + "/log", "kind", "put-on", "appliance", "FORGE", "key", "a")
+        .andExpect(status().isUnprocessableContent());
+    send(
+            keeper,
+            "/stove/" + code + "/log",
+            "kind",
+            "put-on",
+            "appliance",
+            "OVEN",
+            "setting",
+            "50",
+            "bathName",
+            "Pan",
+            "bathWidth",
+            "wide",
+            "bathDepth",
+            "6",
+            "watts",
+            "150",
+            "key",
+            "b")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("is not a number of centimetres")))
+        .andExpect(content().string(containsString("value=\"wide\"")));
+    send(keeper, "/stove/" + code + "/log", "kind", "off", "key", "c")
+        .andExpect(content().string(containsString("It is not on the heat")));
+    send(keeper, "/stove/" + code + "/log", "kind", "dance", "key", "d")
+        .andExpect(status().isUnprocessableContent());
+    send(keeper, "/stove/" + code + "/log", "kind", "answer", "from", "then", "key", "e")
+        .andExpect(status().isUnprocessableContent());
+  }
+
+  @Test
+  void aFileIsReadToldLineByLineAndTakenBackAsAWhole() throws Exception {
+    StringBuilder csv = new StringBuilder("time,temp °C\n");
+    for (int i = 0; i < 300; i++) {
+      csv.append(now.minusSeconds(7200 - i * 20L)).append(',');
+      csv.append(i % 100 == 7 ? "ERR" : i > 200 && i < 240 ? "95.0" : "44.0").append('\n');
+    }
+    String page = report(file("log.csv", csv.toString().getBytes(StandardCharsets.UTF_8)));
+    assertThat(page)
+        .contains("Partly taken")
+        .contains("297")
+        .contains("“ERR” is not a temperature");
+    assertThat(state().heat().excursions()).hasSize(1);
+    visit(keeper, "/stove/now").andExpect(jsonPath("$[0].source", containsString("From a file")));
+
+    String again = report(file("again.csv", csv.toString().getBytes(StandardCharsets.UTF_8)));
+    assertThat(again).contains("There already");
+    assertThat(stored()).isEqualTo(297);
+
+    String first = as(keeper, () -> importsOf().get(1));
+    send(keeper, "/stove/" + code + "/imports/" + first + "/undo");
+    assertThat(stored()).isZero();
+    assertThat(state().heat().excursions()).isEmpty();
+    visit(keeper, "/stove/" + code + "/imports/" + first)
+        .andExpect(content().string(containsString("Taken back")));
+    send(keeper, "/stove/" + code + "/imports/" + first + "/undo")
+        .andExpect(flash().attribute("problem", containsString("nothing of it")));
+  }
+
+  @Test
+  void whatAFileDoesNotSayIsAskedBeforeAnythingIsTaken() throws Exception {
+    String csv = "when (date),temp\n05/06/2026 14:00,110\n05/06/2026 14:05,111\n";
+    String asked = file("asks.csv", csv.getBytes(StandardCharsets.UTF_8));
+    visit(keeper, asked)
+        .andExpect(content().string(containsString("°C or °F?")))
+        .andExpect(content().string(containsString("Which comes first")));
+    send(keeper, asked + "/answer", "scale", "FAHRENHEIT");
+    assertThat(stored()).isZero();
+    send(keeper, asked + "/answer", "scale", "FAHRENHEIT", "order", "month");
+    assertThat(report(asked)).contains("Taken").contains("°F, times of Europe/Oslo");
+    assertThat(stored()).isEqualTo(2);
+    assertThat(as(keeper, () -> readings.of(batches.find(code).id())).celsius(0))
+        .isBetween(43.0, 44.0);
+  }
+
+  @Test
+  void brokenFilesAreRefusedWholeAndTenThousandBadLinesAreCounted() throws Exception {
+    byte[] binary = new byte[5000];
+    new java.util.Random(3).nextBytes(binary);
+    binary[9] = 0;
+    assertThat(report(file("photo.csv", binary))).contains("Refused").contains("binary");
+    assertThat(report(file("wrong.csv", "a,b\n1,2\n".getBytes(StandardCharsets.UTF_8))))
+        .contains("Refused");
+    String mixed =
+        "time,temp °C\n" + now.minusSeconds(120) + ",43\n" + now.minusSeconds(60) + ",109.5\n";
+    assertThat(report(file("mixed.csv", mixed.getBytes(StandardCharsets.UTF_8))))
+        .contains("°C and °F are mixed");
+
+    StringBuilder bad = new StringBuilder("time,temp °C\n");
+    for (int i = 0; i < 10_000; i++) {
+      bad.append("yesterday,").append(i).append('\n');
+    }
+    assertThat(report(file("bad.csv", bad.toString().getBytes(StandardCharsets.UTF_8))))
+        .contains("Not one line could be read")
+        .contains("10000");
+    bad.append(now.minusSeconds(60)).append(",44\n");
+    String partly = file("partly.csv", bad.toString().getBytes(StandardCharsets.UTF_8));
+    assertThat(report(partly)).contains("Partly taken").contains("The first 200 of 10000");
+    String lines =
+        visit(keeper, partly + "/rejected.csv").andReturn().getResponse().getContentAsString();
+    assertThat(lines.lines()).hasSize(10_001);
+    assertThat(stored()).isEqualTo(1);
+    mvc.perform(
+            multipart("/stove/" + code + "/imports")
+                .file(new MockMultipartFile("file", new byte[0]))
+                .with(authentication(signedIn(keeper)))
+                .with(csrf()))
+        .andExpect(flash().attribute("problem", containsString("Choose a file")));
+  }
+
+  @Test
+  void readingsOutOfOrderAreSortedAndRepeatedOnesCountOnce() throws Exception {
+    visit(keeper, "/stove/" + code);
+    String later = "[{\"at\":\"" + now.minusSeconds(10) + "\",\"celsius\":44}]";
+    String earlier = "[{\"at\":\"" + now.minusSeconds(60) + "\",\"celsius\":42}]";
+    for (String body : List.of(later, earlier, later)) {
+      mvc.perform(
+              post("/api/v1/batches/" + code + "/readings")
+                  .with(authentication(signedIn(keeper)))
+                  .with(csrf())
+                  .contentType("application/json")
+                  .content(body))
+          .andExpect(status().isOk());
+    }
+    visit(keeper, "/stove/" + code + "/trace")
+        .andExpect(jsonPath("$.read[0]").value(42))
+        .andExpect(jsonPath("$.read[1]").value(44))
+        .andExpect(jsonPath("$.of").value(2));
+  }
+
+  @Test
+  void thePracticePotIsPlayedWithoutAScriptToo() throws Exception {
+    String begun =
+        send(keeper, "/stove/practice", "appliance", "YOGHURT_MAKER", "goal", "WARM")
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    String id = begun.substring(begun.indexOf('=') + 1);
+    send(keeper, "/stove/practice/" + id, "knob", "on", "minutes", "60");
+    for (int hour = 1; hour < 6; hour++) {
+      send(keeper, "/stove/practice/" + id, "act", "window", "minutes", "60");
+    }
+    visit(keeper, begun)
+        .andExpect(content().string(containsString("of six hours in the band")))
+        .andExpect(content().string(containsString("6 h")));
+    visit(keeper, "/stove/practice/" + id + "?from=700").andExpect(jsonPath("$.done").value(true));
+    visit(keeper, "/stove/practice/none").andExpect(status().isNotFound());
+    send(keeper, "/stove/practice").andExpect(status().is3xxRedirection());
+  }
+
+  @Test
+  void aJarInTheSunGoesByTheDay() throws Exception {
+    code = warm(Method.SOLAR);
+    visit(keeper, "/stove")
+        .andExpect(content().string(containsString("in the sun")))
+        .andExpect(content().string(containsString("Assumed by the sun’s day")));
+  }
+
+  private interface Course {
+    double at(int number);
+  }
+
+  /** A reading every half minute until now, as a probe sends them. */
+  private void probe(Course course, int minutes) {
+    probe(course, minutes, 0);
+  }
+
+  private void probe(Course course, int to, int from) {
+    for (int i = from; i < to; i++) {
+      add(List.of(new Reading(now.minusSeconds((50 - i) * 30L), course.at(i))));
+    }
+  }
+
+  private void add(List<Reading> read) {
+    as(keeper, () -> readings.add(batches.find(code), read));
+  }
+
+  private void putOn(String appliance, String setting, int minutesAgo) throws Exception {
+    stove(
+        "kind",
+        "put-on",
+        "appliance",
+        appliance,
+        "setting",
+        setting,
+        "happened",
+        local(now.minusSeconds(minutesAgo * 60L)));
+  }
+
+  private String local(Instant at) {
+    return at.atZone(house.zone()).toLocalDateTime().truncatedTo(ChronoUnit.SECONDS).toString();
+  }
+
+  private void stove(String... fields) throws Exception {
+    List<String> all = new ArrayList<>(List.of(fields));
+    all.addAll(List.of("key", UUID.randomUUID().toString()));
+    send(keeper, "/stove/" + code + "/log", all.toArray(String[]::new))
+        .andExpect(status().is3xxRedirection());
+  }
+
+  private String file(String name, byte[] content) throws Exception {
+    return mvc.perform(
+            multipart("/stove/" + code + "/imports")
+                .file(new MockMultipartFile("file", name, "text/csv", content))
+                .with(authentication(signedIn(keeper)))
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection())
+        .andReturn()
+        .getResponse()
+        .getRedirectedUrl();
+  }
+
+  /** The report once the file has been read. */
+  private String report(String page) {
+    return await()
+        .atMost(Duration.ofSeconds(20))
+        .until(
+            () -> visit(keeper, page).andReturn().getResponse().getContentAsString(),
+            html -> !html.contains("Being read"));
+  }
+
+  private List<String> importsOf() {
+    try {
+      String html = visit(keeper, "/stove/" + code).andReturn().getResponse().getContentAsString();
+      return java.util.regex.Pattern.compile("/imports/([0-9a-f-]{36})")
+          .matcher(html)
+          .results()
+          .map(m -> m.group(1))
+          .distinct()
+          .toList();
+    } catch (Exception e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private int stored() {
+    return as(keeper, () -> readings.of(batches.find(code).id())).size();
+  }
+
+  private BatchState state() {
+    return as(keeper, () -> batches.find(code).state());
+  }
+
+  private String warm(Method method) {
+    LocalDate on = today().minusDays(1);
+    return as(
+        keeper,
+        () -> {
+          Event.Stand stand =
+              method == Method.SOLAR
+                  ? households.place("South window").stand()
+                  : new Event.Stand(
+                      households.place("Stove").id().toString(), "Stove", Light.ROOM, 20.0);
+          return batches
+              .charge(
+                  new Event.Charged(
+                      method,
+                      List.of(
+                          new Event.HerbIn(
+                              "rosemary",
+                              Part.LEAF,
+                              Cut.CUT,
+                              HerbState.DRIED,
+                              Range.exactly(50),
+                              0.10,
+                              "50 g")),
+                      List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
+                      Range.exactly(400),
+                      "",
+                      new Event.JarIn("Jar 720 ml", 720, 84),
+                      12,
+                      Use.SKIN,
+                      stand,
+                      on,
+                      0,
+                      false,
+                      true),
+                  UUID.randomUUID().toString())
+              .code();
+        });
+  }
+}
