@@ -10,6 +10,28 @@
     };
   };
 
+  // At once, and then no more often than that; the last call always counts.
+  const sparsely = (f, ms) => {
+    let waits = false;
+    let again = false;
+    const run = () => {
+      if (waits) {
+        again = true;
+        return;
+      }
+      waits = true;
+      f();
+      setTimeout(() => {
+        waits = false;
+        if (again) {
+          again = false;
+          run();
+        }
+      }, ms);
+    };
+    return run;
+  };
+
   // ---- charts ----
 
   const stretch = (u, from, to, style) => {
@@ -158,6 +180,7 @@
         // The network is away; the next reconnection fetches again.
       }
     };
+    const fetchSoon = sparsely(fetchAll, 800);
     place.addEventListener("dblclick", () => {
       window_ = null;
       fetchAll();
@@ -165,18 +188,19 @@
     new ResizeObserver(
       soon(() => plot?.setSize({ width: place.clientWidth, height: plot.height }), 120),
     ).observe(place);
-    const add = (seconds, value) => {
+    const add = (seconds, value, alone) => {
       if (!plot || !goal || window_) {
-        if (!window_) fetchAll();
+        if (!window_) fetchSoon();
         return;
       }
       const at = plot.data[0];
       const last = at[at.length - 1];
-      if (seconds <= last) return;
-      if (at.length > MOST_POINTS || seconds - last > 1800 || goal.assumed.some((v) => v !== null)) {
-        fetchAll();
+      const assumed = goal.assumed.some((v) => v !== null);
+      if (!alone || assumed || at.length > MOST_POINTS || seconds - last > 1800) {
+        fetchSoon();
         return;
       }
+      if (seconds <= last) return;
       plot.setData([
         [...at, seconds],
         [...plot.data[1], value],
@@ -199,6 +223,7 @@
         chart: watch(pot.querySelector("[data-trace]")),
         alarm: pot.dataset.alarm === "true",
         last: Number(pot.dataset.last),
+        readings: Number(pot.dataset.readings),
       });
     }
 
@@ -234,9 +259,11 @@
         cautions.dataset.said = said;
         cautions.replaceChildren(...row.cautions.map(caution));
       }
-      if (row.lastAt > known.last && row.lastValue !== null) {
-        known.chart.add(row.lastAt / 1000, row.lastValue);
+      const more = row.readings - known.readings;
+      if (more !== 0 && row.lastValue !== null) {
+        known.chart.add(row.lastAt / 1000, row.lastValue, more === 1 && row.lastAt > known.last);
       }
+      known.readings = row.readings;
       known.last = row.lastAt;
       known.alarm = row.alarm;
       pot.dataset.alarm = row.alarm;

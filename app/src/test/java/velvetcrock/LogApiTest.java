@@ -33,16 +33,27 @@ class LogApiTest extends AppTest {
 
   /** Entries that may follow a charge, by kind. */
   private static final Map<String, String> ENTRIES =
-      Map.of(
-          "shaken", "{}",
-          "looked", "{'covered':true,'floating':false,'bubbles':'NONE','mould':false}",
-          "smelled", "{'scent':'CLEAR','off':'NONE'}",
-          "topped-up", "{'ml':30,'carrier':'olive','text':'30 ml'}",
-          "pot-weighed", "{'grossG':1200,'text':'1200 g'}",
-          "transferred", "{'jar':{'name':'Pan','brimMl':2000,'innerDiameterMm':180,'shape':'PAN'}}",
-          "note", "{'text':'Smells of hay'}",
-          "strained",
-              "{'oilMl':300,'text':'300 ml','expression':'SQUEEZE','predictedMl':{'low':290,'high':330}}");
+      Map.ofEntries(
+          Map.entry("shaken", "{}"),
+          Map.entry("looked", "{'covered':true,'floating':false,'bubbles':'NONE','mould':false}"),
+          Map.entry("smelled", "{'scent':'CLEAR','off':'NONE'}"),
+          Map.entry("topped-up", "{'ml':30,'carrier':'olive','text':'30 ml'}"),
+          Map.entry("pot-weighed", "{'grossG':1200,'text':'1200 g'}"),
+          Map.entry(
+              "transferred",
+              "{'jar':{'name':'Pan','brimMl':2000,'innerDiameterMm':180,'shape':'PAN'}}"),
+          Map.entry(
+              "put-on-heat",
+              "{'heater':{'name':'Plate','kind':'ELECTRIC_PLATE'},'knob':{'name':'1','settlesC':44},"
+                  + "'bath':{'name':'Pan','depthMm':60,'lowestMm':20,'widthMm':220,'watts':80}}"),
+          Map.entry("felt-by-hand", "{'test':'HOT'}"),
+          Map.entry(
+              "ran-hot",
+              "{'from':'2026-11-01T10:00:00Z','to':'2026-11-01T10:20:00Z','peakC':96,'ceilingC':90}"),
+          Map.entry("note", "{'text':'Smells of hay'}"),
+          Map.entry(
+              "strained",
+              "{'oilMl':300,'text':'300 ml','expression':'SQUEEZE','predictedMl':{'low':290,'high':330}}"));
 
   private ResultActions write(String path, String body) throws Exception {
     return mvc.perform(

@@ -165,7 +165,11 @@ class ImportController {
     BatchRecord batch = batches.find(code);
     try {
       int gone = imports.undo(batch, id);
-      flash.addFlashAttribute("notice", "Taken back: " + gone + " readings are gone again.");
+      flash.addFlashAttribute(
+          "notice",
+          "Taken back: "
+              + (gone == 1 ? "one reading is" : gone + " readings are")
+              + " gone again.");
     } catch (Refused refused) {
       flash.addFlashAttribute("problem", refused.problems().get(0).message());
     }

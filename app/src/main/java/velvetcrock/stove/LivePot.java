@@ -82,10 +82,8 @@ final class LivePot {
   /** What it amounts to now. */
   synchronized PotHeat heat(Catalogue catalogue, Instant now) {
     PotHeat known = heat;
-    boolean stale =
-        known != null
-            && !known.assumed().isEmpty()
-            && Duration.between(reckonedAt, now).compareTo(ASSUMED_FOR) > 0;
+    boolean assumes = known != null && !known.assumed().isEmpty();
+    boolean stale = assumes && Duration.between(reckonedAt, now).compareTo(ASSUMED_FOR) > 0;
     if (known == null || stale) {
       known = new PotHeat(catalogue, batch.state(), series, now, zone);
       heat = known;

@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param alarm whether somebody should come
  * @param lastAt when the last reading was taken, ms since 1970; 0 where there is none
  * @param lastValue the last reading in the household's degrees; null where there is none
+ * @param readings how many there are
  * @param onHeat whether it stands on the heat
  * @param solar whether the sun warms it
  */
@@ -50,6 +51,7 @@ public record PotRow(
     boolean alarm,
     long lastAt,
     @Nullable Double lastValue,
+    int readings,
     boolean onHeat,
     boolean solar,
     List<Said> cautions) {

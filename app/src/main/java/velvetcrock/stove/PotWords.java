@@ -133,6 +133,7 @@ final class PotWords {
         mood.alarm() || stop || bathLow,
         last.map(r -> r.at().toEpochMilli()).orElse(0L),
         last.map(r -> fmt.inDegrees(r.celsius())).orElse(null),
+        heat.readings(),
         stint != null,
         solar(),
         said.stream()

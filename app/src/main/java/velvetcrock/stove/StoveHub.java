@@ -1,6 +1,5 @@
 package velvetcrock.stove;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +13,8 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -47,6 +48,7 @@ class StoveHub {
   private final ExecutorService writers =
       Executors.newFixedThreadPool(WRITERS, r -> daemon(r, "stove-writer"));
   private int tick;
+  private volatile boolean closing;
 
   StoveHub(
       StoveRows rows,
@@ -117,6 +119,10 @@ class StoveHub {
   SseEmitter listen() {
     UUID household = current.id();
     SseEmitter emitter = new SseEmitter(0L);
+    if (closing) {
+      emitter.complete();
+      return emitter;
+    }
     Page page = new Page(emitter);
     Set<Page> all = pages.computeIfAbsent(household, id -> ConcurrentHashMap.newKeySet());
     all.add(page);
@@ -159,8 +165,10 @@ class StoveHub {
         });
   }
 
-  @PreDestroy
+  /** Lets the pages go before the server waits for its last answers. */
+  @EventListener(ContextClosedEvent.class)
   void close() {
+    closing = true;
     ticker.shutdownNow();
     pages.values().forEach(all -> all.forEach(page -> page.emitter.complete()));
     writers.shutdownNow();

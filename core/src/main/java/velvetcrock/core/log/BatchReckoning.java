@@ -56,7 +56,7 @@ public final class BatchReckoning {
   private static final double MILLIS_PER_HOUR = 3_600_000;
 
   /** A time on the heat shorter than this says nothing, h. */
-  private static final double SHORTEST_HOURS = 1 / 60.0;
+  private static final double SHORTEST_HOURS = 1 / 3600.0;
 
   /** How long a pot takes to settle where nobody has learned it, h (typical). */
   private static final double SETTLE_HOURS = 1.5;
@@ -334,12 +334,14 @@ public final class BatchReckoning {
     return days;
   }
 
-  /** A time on the heat as far as it can be assumed: what lasts no minute cannot. */
+  /** A time on the heat as it can be assumed; a moment long at least, so that a hand counts. */
   private Optional<Assumed.Stint> stint(BatchState.Stint stint, Instant next, Instant now) {
-    Instant until = stint.off() == null || stint.off().isAfter(now) ? now : stint.off();
-    if (hours(until) - hours(stint.on()) < SHORTEST_HOURS) {
+    if (stint.on().isAfter(now)) {
       return Optional.empty();
     }
+    Instant end = stint.off() == null || stint.off().isAfter(now) ? now : stint.off();
+    Instant shortest = stint.on().plusSeconds(1);
+    Instant until = end.isBefore(shortest) ? shortest : end;
     Double room = state.stand().celsius();
     List<Assumed.Felt> felt =
         state.heat().felt().stream()
