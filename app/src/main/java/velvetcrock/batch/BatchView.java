@@ -156,9 +156,17 @@ record BatchView(
       facts.add(
           new Fact(
               "Strain",
-              fmt.dates(state.earliest(), state.latest())
-                  + ", usually "
-                  + fmt.date(state.usual())));
+              state.charge().method().heated()
+                  ? "after "
+                      + fmt.hours(
+                          new Range(
+                              state.charge().method().earliestHours(),
+                              state.charge().method().latestHours()))
+                      + " on the heat, usually "
+                      + fmt.hours(state.charge().method().usualHours())
+                  : fmt.dates(state.earliest(), state.latest())
+                      + ", usually "
+                      + fmt.date(state.usual())));
     } else {
       facts.add(new Fact("Came out", fmt.ml(state.strained().oilMl())));
     }

@@ -1,7 +1,8 @@
 package velvetcrock.batch;
 
-import java.time.LocalDate;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.web.Formats;
 
 /**
@@ -22,15 +23,6 @@ public record Beads(String served, String ahead, String thread, String words) {
   private static final double USUAL_PX = 6.4;
 
   static Beads of(BatchState state, Formats fmt) {
-    LocalDate today = fmt.today();
-    StringBuilder served = new StringBuilder();
-    StringBuilder ahead = new StringBuilder();
-    double latest = state.charge().method().latestDays();
-    for (int i = 1; i <= COUNT; i++) {
-      double day = latest * i / COUNT;
-      String bead = circle(i * STEP_PX - MIDDLE_PX + 2, radius(day, state));
-      (state.day(today) >= day ? served : ahead).append(bead);
-    }
     String words =
         "May be strained from "
             + fmt.date(state.earliest())
@@ -38,16 +30,46 @@ public record Beads(String served, String ahead, String thread, String words) {
             + fmt.date(state.usual())
             + ", by "
             + fmt.date(state.latest());
-    return new Beads(served.toString(), ahead.toString(), "M10 9H" + (COUNT * STEP_PX - 7), words);
+    Method method = state.charge().method();
+    return strung(
+        new Window(method.earliestDays(), method.usualDays(), method.latestDays()),
+        state.day(fmt.today()),
+        words);
   }
 
-  private static double radius(double day, BatchState state) {
-    double step = state.charge().method().latestDays() / (double) COUNT;
-    double usual = state.charge().method().usualDays();
-    if (day >= usual && day < usual + step) {
-      return USUAL_PX;
+  /** The same in hours on the heat. */
+  static Beads ofHours(BatchState state, HeatGoal goal, Formats fmt) {
+    double served = state.heat().hours(fmt.now());
+    String words =
+        fmt.time(served)
+            + " on the heat; may come off from "
+            + fmt.time(goal.earliestHours())
+            + ", usually "
+            + fmt.time(goal.usualHours())
+            + ", by "
+            + fmt.time(goal.latestHours());
+    return strung(
+        new Window(goal.earliestHours(), goal.usualHours(), goal.latestHours()), served, words);
+  }
+
+  private record Window(double earliest, double usual, double latest) {
+    double radius(double at) {
+      if (at >= usual && at < usual + latest / COUNT) {
+        return USUAL_PX;
+      }
+      return at >= earliest ? WINDOW_PX : SMALL_PX;
     }
-    return day >= state.charge().method().earliestDays() ? WINDOW_PX : SMALL_PX;
+  }
+
+  private static Beads strung(Window window, double served, String words) {
+    StringBuilder done = new StringBuilder();
+    StringBuilder ahead = new StringBuilder();
+    for (int i = 1; i <= COUNT; i++) {
+      double at = window.latest() * i / COUNT;
+      String bead = circle(i * STEP_PX - MIDDLE_PX + 2, window.radius(at));
+      (served >= at ? done : ahead).append(bead);
+    }
+    return new Beads(done.toString(), ahead.toString(), "M10 9H" + (COUNT * STEP_PX - 7), words);
   }
 
   private static String circle(double x, double r) {

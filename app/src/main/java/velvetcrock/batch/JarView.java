@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.Levels;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.BatchState.Status;
@@ -68,7 +69,7 @@ public record JarView(
         standing.mood(),
         state.stand().name(),
         drawing(batch, reckoning, catalogue, fmt, pxPerMm, names, oil),
-        Beads.of(state, fmt));
+        byHours(state) ? Beads.ofHours(state, reckoning.heatGoal(), fmt) : Beads.of(state, fmt));
   }
 
   private static String shortened(List<String> names) {
@@ -100,6 +101,9 @@ public record JarView(
     if (reckoning.leaving().map(l -> l.wet()).orElse(false)) {
       return new Standing(losing(state), "care");
     }
+    if (state.heat().now().isPresent() || byHours(state)) {
+      return onTheHeat(state, reckoning.heatGoal(), fmt);
+    }
     if (fmt.today().isAfter(state.latest())) {
       return new Standing("over: strain now", "over");
     }
@@ -111,6 +115,29 @@ public record JarView(
     }
     long toGo = ChronoUnit.DAYS.between(fmt.today(), state.earliest());
     return new Standing(fmt.days(toGo) + " to go", "resting");
+  }
+
+  /** Whether its window counts in hours on the heat and not in days on the shelf. */
+  static boolean byHours(BatchState state) {
+    return state.charge().method().heated() && !state.heat().stints().isEmpty();
+  }
+
+  private static Standing onTheHeat(BatchState state, HeatGoal goal, Formats fmt) {
+    double served = state.heat().hours(fmt.now());
+    boolean on = state.heat().now().isPresent();
+    if (served > goal.latestHours()) {
+      return new Standing(on ? "over: take it off" : "over: strain now", "over");
+    }
+    if (served >= goal.earliestHours()) {
+      boolean usual = served >= goal.usualHours();
+      return new Standing(
+          on ? "on the heat, may come off" : usual ? "ready" : "could strain", "ready");
+    }
+    return new Standing(
+        (on ? "on the heat, " : "off the heat, ")
+            + fmt.time(goal.earliestHours() - served)
+            + " to go",
+        on ? "resting" : "care");
   }
 
   private static String losing(BatchState state) {

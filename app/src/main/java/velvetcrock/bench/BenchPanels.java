@@ -262,13 +262,45 @@ final class BenchPanels {
     for (Appliances.Known appliance : bench.appliances()) {
       appliance.learned().forEach(learned -> facts.add(learned(appliance, learned, goal, usualC)));
     }
-    return Optional.of(new Panel("On the heat", school(method), facts, List.of(), null));
+    List<Way> others =
+        plan.heats().stream()
+            .flatMap(c -> c.ways().stream())
+            .filter(w -> w.method() != method)
+            .map(this::byHeat)
+            .toList();
+    return Optional.of(new Panel("On the heat", school(method), facts, others, null));
   }
 
   private String spent(double celsius, double hours) {
     double days = Ageing.rate(celsius) * hours / HOURS_PER_DAY;
     String number = fmt.number(days, days < 10 ? 1 : 0);
     return number + (number.equals("1") ? " day" : " days");
+  }
+
+  /** Another way of heat: its band and time, and what it pulls against what it spends. */
+  private Way byHeat(velvetcrock.core.plan.Way way) {
+    HeatGoal goal = HeatGoal.of(way.method(), HeatGoal.FRYING_C);
+    double days = way.keepingSpentDays();
+    return new Way(
+        switch (way.method()) {
+          case TWO_STAGE -> "Warm, then dark";
+          case WARM -> "Warm in a bath";
+          case CROCK -> "Slow cooker";
+          case SIMMER -> "Simmered";
+          case OVEN -> "Low oven";
+          case COLD, SOLAR, SPIRIT -> "As cool as it stands";
+        },
+        fmt.degrees(goal.band().lowC(), goal.band().highC())
+            + ", "
+            + (way.method() == Method.TWO_STAGE
+                ? "then " + fmt.hours(way.hours())
+                : fmt.hours(new Range(way.method().earliestHours(), way.method().latestHours()))),
+        "Pulls "
+            + fmt.percent(way.pull())
+            + ", spends "
+            + fmt.number(days, days < 10 ? 1 : 0)
+            + " days",
+        "method=" + way.method().name());
   }
 
   private Fact learned(

@@ -27,6 +27,7 @@ import velvetcrock.core.yield.Yield;
  * @param narrower a jar at hand narrow enough to cover, where that is a way out
  * @param spirit the spirit's step for the first of them, if there is one
  * @param compared the same herb without spirit and with it, where spirit is asked for
+ * @param heats the same herb by every way of heat, where one is asked for
  * @param cautions worst first, with what the lots' ages call for
  */
 record Plan(
@@ -42,6 +43,7 @@ record Plan(
     Yield yield,
     Optional<SpiritStep> spirit,
     Optional<Comparison> compared,
+    Optional<Comparison> heats,
     List<Caution> cautions) {
 
   /**

@@ -46,6 +46,10 @@ import velvetcrock.web.Typed;
 /** Asks the core what the bench's sentence comes to. */
 @Service
 class Planner {
+  /** The ways by heat, the gentlest first. */
+  private static final List<Method> HEATS =
+      List.of(Method.TWO_STAGE, Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN);
+
   /** Long enough for any way of drawing, so that comparing them is not about a day. */
   private static final int AMPLE_DAYS = 120;
 
@@ -103,7 +107,10 @@ class Planner {
         narrower(charge, order, bench.jars()),
         yield,
         spirit,
-        spirit.isPresent() ? compared(wish, yield, charge, today) : Optional.empty(),
+        spirit.isPresent()
+            ? compared(wish, yield, charge, List.of(Method.COLD, Method.SPIRIT), today)
+            : Optional.empty(),
+        onTheHeat(wish.method()) ? compared(wish, yield, charge, HEATS, today) : Optional.empty(),
         cautions(wish, order, charge, spirit, today));
   }
 
@@ -190,7 +197,12 @@ class Planner {
   }
 
   /** The first herb without spirit in the dark, and with it. */
-  private Optional<Comparison> compared(Wish wish, Yield yield, Charge charge, LocalDate today) {
+  private static boolean onTheHeat(Method method) {
+    return method.heated() || method == Method.TWO_STAGE;
+  }
+
+  private Optional<Comparison> compared(
+      Wish wish, Yield yield, Charge charge, List<Method> methods, LocalDate today) {
     HerbPortion herb = wish.portions().get(0);
     List<CarrierDates> carriers =
         wish.oils().stream()
@@ -212,7 +224,7 @@ class Planner {
                   herb.state(),
                   herb.cut(),
                   carriers,
-                  List.of(Method.COLD, Method.SPIRIT),
+                  methods,
                   OptionalDouble.of(charge.oilPerHerb()),
                   Purpose.of(wish.use()),
                   today),

@@ -100,7 +100,11 @@ public class DemoHousehold implements ApplicationRunner {
     current.actingAs(
         new Hand(cottage.id(), "Ailsa"),
         () -> {
-          transactions.executeWithoutResult(status -> furnishOnce(cottage));
+          boolean furnished =
+              Boolean.TRUE.equals(transactions.execute(status -> furnishOnce(cottage)));
+          if (furnished) {
+            stove.answer();
+          }
           if (probes) {
             standIns.startAll();
           }
@@ -109,8 +113,9 @@ public class DemoHousehold implements ApplicationRunner {
   }
 
   /** All of it or nothing, so that a start that was cut short is made good by the next. */
-  private void furnishOnce(Household cottage) {
-    if (households.places().isEmpty()) {
+  private boolean furnishOnce(Household cottage) {
+    boolean empty = households.places().isEmpty();
+    if (empty) {
       households.furnish();
       households.measureJar(
           new Households.JarTyped("Blue-lidded crock jar", "JAR", "872 g", "13.5", "", "1"));
@@ -122,6 +127,7 @@ public class DemoHousehold implements ApplicationRunner {
       drawer.furnish(cottage);
       stove.furnish(cottage);
     }
+    return empty;
   }
 
   private void own(

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -14,7 +15,11 @@ import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.keeping.Store;
@@ -26,6 +31,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Appliances;
@@ -79,7 +85,7 @@ class DemoStove {
   private void inTheBand(Household cottage, Appliances.Known plate) {
     Instant now = clock.instant();
     Instant on = later(cottage, now, now.minus(Duration.ofMinutes(200)));
-    String code = charge(cottage, Method.WARM, "yarrow", 60, "rapeseed", "jar-720", now);
+    String code = charge(cottage, Method.WARM, "yarrow", 45, "rapeseed", "jar-720", now);
     Event.Bath bath = new Event.Bath("Preserving pan", 60, 20, 260, 60);
     putOn(code, plate, "1", bath, on);
     int minutes = (int) Duration.between(on, now).toMinutes();
@@ -91,7 +97,7 @@ class DemoStove {
   private void overshot(Household cottage, Appliances.Known crock) {
     Instant now = clock.instant();
     Instant on = later(cottage, now, now.minus(Duration.ofHours(9)));
-    String code = charge(cottage, Method.CROCK, "rosehip-shell", 90, "jojoba", "jar-720", now);
+    String code = charge(cottage, Method.CROCK, "rosehip-shell", 110, "jojoba", "jar-720", now);
     putOn(code, crock, "high", null, on);
     int minutes = (int) Duration.between(on, now).toMinutes();
     List<Turn> turns = new ArrayList<>(List.of(new Turn(0, "high")));
@@ -110,16 +116,24 @@ class DemoStove {
                       key()));
     }
     watch(code, Appliance.SLOW_COOKER, turns, on, minutes);
-    batches.find(code).state().heat().excursions().stream()
-        .findFirst()
-        .ifPresent(
-            hot ->
-                batches.append(
-                    code,
-                    new Event.HeatAnswered(hot.from(), Event.Answer.SWITCHED_OFF),
-                    on.plus(Duration.ofMinutes(75)),
-                    null,
-                    key()));
+  }
+
+  /**
+   * The one who found the overshoot wrote down what he did; its time is logged once all is stored.
+   */
+  void answer() {
+    for (BatchRecord batch : batches.standing()) {
+      batch.state().heat().excursions().stream()
+          .filter(hot -> hot.answer() == null && hot.to() != null)
+          .forEach(
+              hot ->
+                  batches.append(
+                      batch.code(),
+                      new Event.HeatAnswered(hot.from(), Event.Answer.SWITCHED_OFF),
+                      hot.to(),
+                      null,
+                      "answered:" + hot.from()));
+    }
   }
 
   /** A batch long since in its bottle, from which the crock's warm was learned. */
@@ -207,6 +221,17 @@ class DemoStove {
       String jarKey,
       Instant at) {
     Herb herb = catalogue.herb(herbKey);
+    Jar jar = catalogue.jar(jarKey);
+    ChargeOrder order =
+        new ChargeOrder(
+            List.of(HerbPortion.usual(herb, herb.bestPart(), Cut.CUT, HerbState.DRIED, grams)),
+            CarrierBlend.of(catalogue.carrier(carrier)),
+            new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB),
+            Optional.of(jar),
+            ChargeOrder.USUAL_COVER_MM);
+    double most = Jar.FILL_LINE * jar.brimMl() - grams / 1.4;
+    double oilMl =
+        Math.floor(Math.min(most, new Charger(catalogue).defaultOilPerHerb(order) * grams));
     LocalDate on = at.atZone(cottage.zone()).toLocalDate().minusDays(1);
     return batches
         .charge(
@@ -222,9 +247,9 @@ class DemoStove {
                         Herb.WATER_DRIED,
                         Math.round(grams) + " g")),
                 List.of(new Event.OilIn(carrier, 1, on.plusMonths(13), on.minusDays(20), null)),
-                Range.exactly(grams * 6),
-                Math.round(grams * 6) + " ml",
-                Event.JarIn.of(catalogue.jar(jarKey)),
+                Range.exactly(oilMl),
+                Math.round(oilMl) + " ml",
+                Event.JarIn.of(jar),
                 ChargeOrder.USUAL_COVER_MM,
                 Use.SKIN,
                 households.place("Stove").stand(),

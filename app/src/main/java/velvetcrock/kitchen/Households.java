@@ -91,7 +91,7 @@ public class Households {
 
   /** Formats for a household, now. */
   public Formats formats(Household household) {
-    return new Formats(household.kitchen(), household.zone(), today(household));
+    return new Formats(household.kitchen(), household.zone(), clock.instant());
   }
 
   /** The day it is in a household. */

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.core.Range;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Use;
@@ -78,7 +79,13 @@ class PapersController {
             herbState(state),
             reckoning.carriers().names(),
             about + fmt.fullDate(state.charge().chargedOn()),
-            fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
+            state.charge().method().heated()
+                ? fmt.hours(
+                        new Range(
+                            state.charge().method().earliestHours(),
+                            state.charge().method().latestHours()))
+                    + " of heat"
+                : fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
     return "papers/tag";
   }
 

@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
+import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.HeatStatistics;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.PotHeat;
@@ -40,7 +42,8 @@ record PotPage(
   static PotPage of(BatchState state, PotHeat heat, Formats fmt, Instant now) {
     Optional<HeatStatistics> statistics = heat.statistics();
     List<Fact> facts = new ArrayList<>();
-    statistics.ifPresent(s -> facts.addAll(facts(s, fmt)));
+    statistics.ifPresent(
+        s -> facts.addAll(heat.assumed().isEmpty() ? facts(s, fmt) : assumed(s, heat, fmt)));
     List<Excursion> excursions = new ArrayList<>();
     state.heat().excursions().forEach(e -> excursions.add(0, excursion(e, fmt)));
     String readings =
@@ -54,6 +57,7 @@ record PotPage(
         "The oil’s temperature over time, "
             + readings
             + statistics
+                .filter(s -> heat.assumed().isEmpty())
                 .map(
                     s ->
                         ": "
@@ -82,6 +86,26 @@ record PotPage(
       facts.add(new Fact("Not watched", fmt.time(s.gapMinutes() / 60)));
     }
     return facts;
+  }
+
+  /** What is only assumed is told as far as it can be known. */
+  private static List<Fact> assumed(HeatStatistics s, PotHeat heat, Formats fmt) {
+    Range ageing =
+        heat.assumed().stream()
+            .map(Assumed::ageingHours)
+            .reduce(Range.exactly(0), Range::plus)
+            .times(1 / 24.0);
+    double within = heat.assumed().get(heat.assumed().size() - 1).withinC();
+    return List.of(
+        new Fact("Assumed for", fmt.time(s.hours())),
+        new Fact(
+            "Hottest, about", fmt.degrees(Math.max(0, s.peakC() - within), s.peakC() + within)),
+        new Fact(
+            "Aged by",
+            fmt.number(ageing.low(), ageing.low() < 10 ? 1 : 0)
+                + " to "
+                + fmt.number(ageing.high(), 0)
+                + " days"));
   }
 
   private static Excursion excursion(BatchState.Excursion e, Formats fmt) {

@@ -34,12 +34,14 @@ class StoveRows {
     this.clock = clock;
   }
 
-  /** All of them, what is on the heat first. */
+  /** All of them, those that call first, then what is on the heat. */
   List<PotRow> all(Formats fmt) {
     return batches.standing().stream()
         .filter(b -> onTheStove(b.state()))
         .map(b -> row(b, fmt))
-        .sorted(Comparator.comparing((PotRow r) -> !r.onHeat()))
+        .sorted(
+            Comparator.comparing((PotRow r) -> !r.alarm())
+                .thenComparing(r -> !r.onHeat()))
         .toList();
   }
 

@@ -34,13 +34,25 @@ public final class Formats {
 
   private final Kitchen kitchen;
   private final ZoneId zone;
+  private final Instant now;
   private final LocalDate today;
 
-  /** Formats for one household on one day. */
+  /** Formats for one household on one day, from its midnight. */
   public Formats(Kitchen kitchen, ZoneId zone, LocalDate today) {
+    this(kitchen, zone, today.atStartOfDay(zone).toInstant());
+  }
+
+  /** Formats for one household at a moment. */
+  public Formats(Kitchen kitchen, ZoneId zone, Instant now) {
     this.kitchen = kitchen;
     this.zone = zone;
-    this.today = today;
+    this.now = now;
+    this.today = LocalDate.ofInstant(now, zone);
+  }
+
+  /** The moment they are for. */
+  public Instant now() {
+    return now;
   }
 
   /** The day it is, in the household. */

@@ -90,7 +90,7 @@ public final class Round {
     Optional<BatchReckoning.Leaving> leaving = new BatchReckoning(catalogue, state).leaving();
     boolean wet = leaving.map(BatchReckoning.Leaving::wet).orElse(false);
     boolean byHours = state.charge().method().heated() && !state.heat().stints().isEmpty();
-    Optional<Task> heat = heat(state);
+    Optional<Task> heat = heat(state, wet);
     heat.filter(t -> t.kind() != Kind.PUT_ON_HEAT).ifPresent(tasks::add);
     if (byHours) {
       byHours(state, wet).ifPresent(tasks::add);
@@ -134,23 +134,27 @@ public final class Round {
    * What is on the heat is looked after there: its bath filled, and it taken off when it has had
    * enough. A method with a warm start, or a warm one charged today, is put on first.
    */
-  private Optional<Task> heat(BatchState state) {
+  private Optional<Task> heat(BatchState state, boolean wet) {
     Method method = state.charge().method();
     BatchState.Heat heat = state.heat();
-    HeatGoal goal = new BatchReckoning(catalogue, state).heatGoal();
     Optional<BatchState.Stint> stint = heat.now();
     if (stint.isPresent()) {
       if (stint.get().topUpBy().filter(by -> !now.isBefore(by)).isPresent()) {
         return Optional.of(now(Kind.FILL_BATH, 0));
       }
-      boolean served =
-          (method.heated() || method == Method.TWO_STAGE) && heat.hours(now) >= goal.usualHours();
+      boolean served = (method.heated() || method == Method.TWO_STAGE) && served(state, wet);
       return served ? Optional.of(now(Kind.OFF_HEAT, 0)) : Optional.empty();
     }
     boolean waits =
         heat.stints().isEmpty()
             && (method == Method.TWO_STAGE || method.heated() && today.isBefore(state.earliest()));
     return waits ? Optional.of(now(Kind.PUT_ON_HEAT, 0)) : Optional.empty();
+  }
+
+  /** Whether it has had its time: the usual one, or the longest while water is still leaving. */
+  private boolean served(BatchState state, boolean wet) {
+    HeatGoal goal = new BatchReckoning(catalogue, state).heatGoal();
+    return state.heat().hours(now) >= (wet ? goal.latestHours() : goal.usualHours());
   }
 
   /** Strained once it has had its hours: off the heat from the earliest on, late by days after. */
