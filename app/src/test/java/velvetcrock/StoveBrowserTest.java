@@ -28,8 +28,9 @@ class StoveBrowserTest extends BrowserPages {
   private static String charged(Page page, String method) {
     page.navigate(
         "/bench?herbs%5B0%5D.herb=rosemary&herbs%5B0%5D.amount=50+g&herbs%5B0%5D.cut=CUT"
-            + "&herbs%5B0%5D.state=DRIED&oils%5B0%5D.carrier=rapeseed&method="
+            + "&herbs%5B0%5D.state=DRIED&oils%5B0%5D.carrier=olive&method="
             + method);
+    page.getByLabel("Oil’s best-before").fill(java.time.LocalDate.now().plusMonths(9).toString());
     page.getByLabel("Jar and herb are clean and bone-dry").check();
     press(page, "Charge the jar");
     arrived(page, "/batches/[A-Z0-9]+$");

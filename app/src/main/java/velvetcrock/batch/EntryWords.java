@@ -46,7 +46,7 @@ final class EntryWords {
     } else if (event instanceof Event.RanHot e) {
       return "Ran hot: up to " + fmt.degrees(e.peakC());
     } else if (event instanceof Event.HeatAnswered e) {
-      return "Answered: " + answer(e.answer());
+      return "Answered: " + e.answer().words();
     } else if (event instanceof Event.Shaken) {
       return "Shaken";
     } else if (event instanceof Event.Turned) {
@@ -131,17 +131,6 @@ final class EntryWords {
       case COMFORTABLE -> "bath-warm";
       case HOT -> "hot";
       case TOO_HOT_TO_HOLD -> "too hot to hold";
-    };
-  }
-
-  /** What was done about heat, in words. */
-  static String answer(Event.Answer answer) {
-    return switch (answer) {
-      case TURNED_DOWN -> "turned down";
-      case LIFTED_OFF -> "lifted off";
-      case TOPPED_UP_BATH -> "bath topped up";
-      case SWITCHED_OFF -> "switched off";
-      case LET_BE -> "let be";
     };
   }
 

@@ -121,16 +121,6 @@ record PotPage(
             + ", up to "
             + fmt.degrees(e.peakC());
     return new Excursion(
-        e.from().toString(), words, e.answer() == null ? null : answer(e.answer()));
-  }
-
-  private static String answer(velvetcrock.core.log.Event.Answer answer) {
-    return switch (answer) {
-      case TURNED_DOWN -> "turned down";
-      case LIFTED_OFF -> "lifted off";
-      case TOPPED_UP_BATH -> "bath topped up";
-      case SWITCHED_OFF -> "switched off";
-      case LET_BE -> "let be";
-    };
+        e.from().toString(), words, e.answer() == null ? null : e.answer().words());
   }
 }

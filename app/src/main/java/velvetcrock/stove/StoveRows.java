@@ -39,9 +39,7 @@ class StoveRows {
     return batches.standing().stream()
         .filter(b -> onTheStove(b.state()))
         .map(b -> row(b, fmt))
-        .sorted(
-            Comparator.comparing((PotRow r) -> !r.alarm())
-                .thenComparing(r -> !r.onHeat()))
+        .sorted(Comparator.comparing((PotRow r) -> !r.alarm()).thenComparing(r -> !r.onHeat()))
         .toList();
   }
 

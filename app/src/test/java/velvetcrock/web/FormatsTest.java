@@ -119,4 +119,37 @@ class FormatsTest {
     assertThat(metric.gram(3078.4)).isEqualTo("3078 g");
     assertThat(metric.g(3078.4)).isEqualTo("3.08 kg");
   }
+
+  @Test
+  void temperaturesAreInTheHouseholdsDegrees() {
+    assertThat(metric.degrees(43)).isEqualTo("43 °C");
+    assertThat(us.degrees(43)).isEqualTo("109 °F");
+    assertThat(metric.degrees(38, 50)).isEqualTo("38–50 °C");
+    assertThat(us.degrees(38, 50)).isEqualTo("100–122 °F");
+    assertThat(metric.degrees(-4)).isEqualTo("−4 °C");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0,0 min",
+    "0.75,45 min",
+    "1,1 h",
+    "3.3333,3 h 20 min",
+    "24,24 h",
+    "47.99,47 h 59 min",
+    "72,3 days",
+    "504,3 weeks",
+    "-1,0 min"
+  })
+  void timesOnTheHeatAreSaidInHoursAndMinutes(double hours, String words) {
+    assertThat(metric.time(hours)).isEqualTo(words);
+  }
+
+  @Test
+  void theDayIsTheHouseholdsAtTheMoment() {
+    java.time.Instant lateInUtc = java.time.Instant.parse("2026-11-24T23:30:00Z");
+    assertThat(new Formats(Kitchen.METRIC, ZoneId.of("Europe/Oslo"), lateInUtc).today())
+        .isEqualTo(TODAY.plusDays(1));
+    assertThat(metric.now()).isEqualTo("2026-11-23T23:00:00Z");
+  }
 }

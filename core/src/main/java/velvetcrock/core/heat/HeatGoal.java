@@ -37,12 +37,13 @@ public record HeatGoal(
   /**
    * The goal of a method.
    *
-   * @param herbCeilingC the most delicate herb's own ceiling, °C
+   * @param herbCeilingC the most delicate herb's own ceiling, °C; from a water bath's on, the
+   *     vessel decides
    */
   public static HeatGoal of(Method method, double herbCeilingC) {
     Band band = band(method);
     double vessel = method == Method.OVEN ? FRYING_C : BATH_CEILING_C;
-    double ceiling = Math.min(herbCeilingC, vessel);
+    double ceiling = herbCeilingC < BATH_CEILING_C ? Math.min(herbCeilingC, vessel) : vessel;
     Band below =
         band.highC() > ceiling && band.lowC() < ceiling ? new Band(band.lowC(), ceiling) : band;
     return method == Method.TWO_STAGE

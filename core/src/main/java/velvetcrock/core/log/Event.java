@@ -487,15 +487,26 @@ public sealed interface Event {
   /** What can be done about too much heat. */
   enum Answer {
     /** Turned down. */
-    TURNED_DOWN,
+    TURNED_DOWN("turned down"),
     /** Lifted off for a while. */
-    LIFTED_OFF,
+    LIFTED_OFF("lifted off"),
     /** Cool water into the bath. */
-    TOPPED_UP_BATH,
+    TOPPED_UP_BATH("cooled the bath"),
     /** Switched off. */
-    SWITCHED_OFF,
+    SWITCHED_OFF("switched off"),
     /** Let be. */
-    LET_BE
+    LET_BE("let it be");
+
+    private final String words;
+
+    Answer(String words) {
+      this.words = words;
+    }
+
+    /** What was done, in plain words. */
+    public String words() {
+      return words;
+    }
   }
 
   /** Shaken. */

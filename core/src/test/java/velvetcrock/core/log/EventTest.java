@@ -3,6 +3,7 @@ package velvetcrock.core.log;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
@@ -13,6 +14,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
@@ -49,6 +51,9 @@ class EventTest {
         true);
   }
 
+  private static final Event.Heater RING = new Event.Heater(null, "Ring", Appliance.GAS_RING);
+  private static final Event.Knob KNOB = new Event.Knob("low", null, null);
+
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
 
   static Stream<Arguments> impossible() {
@@ -57,6 +62,23 @@ class EventTest {
         refused("herbs", () -> charged(Collections.nCopies(101, YARROW), List.of(OLIVE), 12, DAY)),
         refused("herbs", () -> charged(Collections.singletonList(null), List.of(OLIVE), 12, DAY)),
         refused("carriers", () -> charged(List.of(YARROW), List.of(), 12, DAY)),
+        refused("heater", () -> new Event.PutOnHeat(null, KNOB, null)),
+        refused("knob", () -> new Event.PutOnHeat(RING, null, null)),
+        refused("name", () -> new Event.Heater(null, null, Appliance.OVEN)),
+        refused("kind", () -> new Event.Heater(null, "Ring", null)),
+        refused("settlesC", () -> new Event.Knob("low", 401.0, null)),
+        refused("settlesC", () -> new Event.Knob("low", Double.NaN, null)),
+        refused("settleHours", () -> new Event.Knob("low", 44.0, 100.0)),
+        refused("depthMm", () -> new Event.Bath("Pan", 0, 0, 220, 100)),
+        refused("widthMm", () -> new Event.Bath("Pan", 60, 20, 2, 100)),
+        refused("evaporationW", () -> new Event.Bath("Pan", 60, 20, 220, -1)),
+        refused("knob", () -> new Event.KnobTurned(null)),
+        refused("test", () -> new Event.FeltByHand(null)),
+        refused("from", () -> new Event.RanHot(null, null, 92, 90)),
+        refused("peakC", () -> new Event.RanHot(Instant.EPOCH, null, 500, 90)),
+        refused("ceilingC", () -> new Event.RanHot(Instant.EPOCH, null, 92, Double.NaN)),
+        refused("from", () -> new Event.HeatAnswered(null, Event.Answer.LET_BE)),
+        refused("answer", () -> new Event.HeatAnswered(Instant.EPOCH, null)),
         refused("coverMm", () -> charged(List.of(YARROW), List.of(OLIVE), -1, DAY)),
         refused("coverMm", () -> charged(List.of(YARROW), List.of(OLIVE), Double.NaN, DAY)),
         refused(
