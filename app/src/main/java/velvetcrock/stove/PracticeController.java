@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -159,7 +160,7 @@ class PracticeController {
     return new Out(
         points.stream().map(p -> Math.round(p.hours() * 1e4) / 1e4).toList(),
         points.stream().map(p -> Math.round(fmt.inDegrees(p.celsius()) * 10) / 10.0).toList(),
-        fmt.number(fmt.inDegrees(celsius), 0),
+        String.format(Locale.ROOT, "%.1f", fmt.inDegrees(celsius)),
         fmt.time(pot.hours()),
         pot.knob(),
         pot.windowOpen(),
