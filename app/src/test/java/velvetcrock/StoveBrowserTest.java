@@ -27,7 +27,7 @@ class StoveBrowserTest extends BrowserPages {
   /** Charges a warm batch at the demo's bench; hands back its code. */
   private static String charged(Page page, String method) {
     page.navigate(
-        "/bench?herbs%5B0%5D.herb=rosemary&herbs%5B0%5D.amount=50+g&herbs%5B0%5D.cut=CUT"
+        "/bench?jar=jar-500&amount=20+g&herbs%5B0%5D.herb=rosemary&herbs%5B0%5D.cut=CUT"
             + "&herbs%5B0%5D.state=DRIED&oils%5B0%5D.carrier=olive&method="
             + method);
     page.getByLabel("Oil’s best-before").fill(java.time.LocalDate.now().plusMonths(9).toString());

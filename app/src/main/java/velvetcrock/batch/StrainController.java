@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,6 +18,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.kitchen.Catalogues;
@@ -124,10 +126,9 @@ class StrainController {
                       percent);
                 })
             .toList();
-    boolean early = fmt.today().isBefore(batch.state().earliest());
     model.addAttribute("batch", batch);
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
-    model.addAttribute("early", early ? fmt.date(batch.state().earliest()) : null);
+    model.addAttribute("early", early(batch.state(), reckoning, fmt));
     model.addAttribute("ways", ways);
     model.addAttribute(
         "chosen",
@@ -142,6 +143,24 @@ class StrainController {
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/strain";
+  }
+
+  /** That it is early and by how much; null where it is not. */
+  private static @Nullable String early(BatchState state, BatchReckoning reckoning, Formats fmt) {
+    if (JarView.byHours(state)) {
+      double served = state.heat().hours(fmt.now());
+      double earliest = reckoning.heatGoal().earliestHours();
+      return served < earliest
+          ? "it has had "
+              + fmt.time(served)
+              + " on the heat of at least "
+              + fmt.time(earliest)
+              + "."
+          : null;
+    }
+    return fmt.today().isBefore(state.earliest())
+        ? "the usual window opens on " + fmt.date(state.earliest()) + "."
+        : null;
   }
 
   private String bottlePage(BatchRecord batch, BottleForm form, FieldErrors errors, Model model) {
