@@ -42,6 +42,7 @@ class BatchController {
   private final Catalogues catalogues;
   private final Cautions cautions;
   private final Drawer drawer;
+  private final Experience experience;
   private final Clock clock;
 
   BatchController(
@@ -50,12 +51,14 @@ class BatchController {
       Catalogues catalogues,
       Cautions cautions,
       Drawer drawer,
+      Experience experience,
       Clock clock) {
     this.batches = batches;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
     this.drawer = drawer;
+    this.experience = experience;
     this.clock = clock;
   }
 
@@ -127,7 +130,8 @@ class BatchController {
             fmt,
             NextStep.of(batch, round.tasks(batch.state()), fmt),
             clock.instant(),
-            lots(batch.state().charge(), fmt));
+            lots(batch.state().charge(), fmt),
+            experience.own());
     model.addAttribute("batch", batch);
     model.addAttribute("view", view);
     model.addAttribute("form", form);

@@ -16,6 +16,7 @@ import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.web.Formats;
 
@@ -27,6 +28,7 @@ import velvetcrock.web.Formats;
  * @param thread the log, newest first
  * @param rest how the rest in spirit goes; null where there is none
  * @param leaving how far water or spirit has left; null where none has to
+ * @param balance where every gram went; null before it is strained
  * @param older how many entries the thread leaves out
  */
 record BatchView(
@@ -41,7 +43,8 @@ record BatchView(
     boolean infusing,
     boolean strained,
     @Nullable RestView rest,
-    @Nullable LeavingView leaving) {
+    @Nullable LeavingView leaving,
+    @Nullable BalanceView balance) {
 
   private static final double PX_PER_MM = 2.4;
   private static final double TALLEST_PX = 380;
@@ -81,9 +84,10 @@ record BatchView(
       Formats fmt,
       Next next,
       Instant now,
-      List<Fact> lots) {
+      List<Fact> lots,
+      List<Retention.Own> experience) {
     BatchState state = batch.state();
-    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state, experience);
     Jar vessel = state.vessel().jar();
     double scale =
         Math.min(
@@ -105,7 +109,8 @@ record BatchView(
         RestView.of(state, fmt, now),
         state.strained() != null || state.status() == Status.THROWN_OUT
             ? null
-            : LeavingView.of(state, reckoning, fmt));
+            : LeavingView.of(state, reckoning, fmt),
+        BalanceView.of(state, reckoning, fmt));
   }
 
   /** Fire while spirit is about, and what was seen. */

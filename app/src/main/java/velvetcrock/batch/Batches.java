@@ -55,6 +55,7 @@ public class Batches {
   private final LogEntryRepository log;
   private final BottleRepository bottles;
   private final ReadingStore readings;
+  private final Experience experience;
   private final Households households;
   private final CurrentHousehold current;
   private final EventKinds kinds;
@@ -69,6 +70,7 @@ public class Batches {
       LogEntryRepository log,
       BottleRepository bottles,
       ReadingStore readings,
+      Experience experience,
       Households households,
       CurrentHousehold current,
       EventKinds kinds,
@@ -81,6 +83,7 @@ public class Batches {
     this.log = log;
     this.bottles = bottles;
     this.readings = readings;
+    this.experience = experience;
     this.households = households;
     this.current = current;
     this.kinds = kinds;
@@ -209,6 +212,10 @@ public class Batches {
     }
     if (state.strained() != null) {
       keepBottles(batch, state);
+    }
+    boolean straining = event instanceof Event.Strained || event instanceof Event.ToppedUp;
+    if (straining || replaces != null && was.strained() != null) {
+      experience.learn(batch.id(), state);
     }
     return written;
   }

@@ -63,6 +63,15 @@ final class EntryWords {
       return "Moved to " + e.stand().name();
     } else if (event instanceof Event.Strained e) {
       return "Strained: " + fmt.ml(e.oilMl()) + " came out";
+    } else if (event instanceof Event.MarcWeighed e) {
+      return "Marc weighed: " + fmt.g(e.massG());
+    } else if (event instanceof Event.Decanted e) {
+      return switch (e.what()) {
+            case SEDIMENT -> "Decanted: sediment left, ";
+            case WATER -> "Decanted: water left, ";
+            case FILM -> "Film weighed: ";
+          }
+          + fmt.g(e.massG());
     } else if (event instanceof Event.Bottled e) {
       return "Bottled into "
           + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");

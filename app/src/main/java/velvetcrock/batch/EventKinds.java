@@ -44,6 +44,8 @@ public class EventKinds {
     byName.put("topped-up", Event.ToppedUp.class);
     byName.put("moved", Event.Moved.class);
     byName.put("strained", Event.Strained.class);
+    byName.put("marc-weighed", Event.MarcWeighed.class);
+    byName.put("decanted", Event.Decanted.class);
     byName.put("bottled", Event.Bottled.class);
     byName.put("capped", Event.Capped.class);
     byName.put("drawn", Event.Drawn.class);

@@ -24,6 +24,7 @@ import velvetcrock.web.Typed;
  * @param even whether the resting herb is evenly damp
  * @param gross what vessel and all weigh
  * @param jar key of the vessel that it goes into
+ * @param what what was left behind when the oil was poured off
  * @param happened when, as a date and time of the household; empty for now
  * @param key names the entry, so that a second tap writes it once
  */
@@ -45,6 +46,7 @@ record LogForm(
     @Nullable String even,
     @Nullable String gross,
     @Nullable String jar,
+    @Nullable String what,
     @Nullable String key) {
 
   private static final int LONGEST_NOTE = 2000;
@@ -52,7 +54,7 @@ record LogForm(
   static LogForm empty() {
     return new LogForm(
         null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null);
+        null, null, null, null);
   }
 
   /**
@@ -92,6 +94,10 @@ record LogForm(
               Typed.text(amount),
               Typed.text(gross).isEmpty() ? null : grossG(kitchen));
       case "pot-weighed" -> new Event.PotWeighed(grossG(kitchen), Typed.text(gross));
+      case "marc-weighed" -> new Event.MarcWeighed(grossG(kitchen), Typed.text(gross));
+      case "decanted" ->
+          new Event.Decanted(
+              Typed.named(Event.Leaving.class, what, "what"), grossG(kitchen), Typed.text(gross));
       case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(Typed.text(jar))));
       case "moved" -> new Event.Moved(stand.apply(Typed.text(place)));
       case "note" -> new Event.Noted(note());

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -19,7 +20,9 @@ import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.materia.Part;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -34,22 +37,29 @@ class StrainController {
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
+  private final Experience experience;
 
   StrainController(
       Batches batches,
       StrainService strainer,
       Households households,
       Catalogues catalogues,
-      Cautions cautions) {
+      Cautions cautions,
+      Experience experience) {
     this.batches = batches;
     this.strainer = strainer;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
+    this.experience = experience;
   }
 
-  /** A way of expressing with what it should give. */
-  record Way(Expression expression, String name, String predicted, int percent) {}
+  /**
+   * A way of expressing with what it should give.
+   *
+   * @param learned what the household's own batches kept; empty where there are none
+   */
+  record Way(Expression expression, String name, String predicted, String learned, int percent) {}
 
   @GetMapping("/batches/{code}/strain")
   String strain(@PathVariable String code, Model model) {
@@ -111,7 +121,9 @@ class StrainController {
 
   private String strainPage(BatchRecord batch, StrainForm form, FieldErrors errors, Model model) {
     Formats fmt = households.formats(households.current());
-    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
+    List<Retention.Own> own = experience.own();
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state(), own);
+    Expression usual = reckoning.usualExpression();
     double inMl = batch.state().oilMl().high();
     List<Way> ways =
         Arrays.stream(Expression.values())
@@ -123,6 +135,7 @@ class StrainController {
                       expression,
                       words(expression),
                       "about " + fmt.ml(yield.yieldMl()) + " (" + fmt.ml(yield.rangeMl()) + ")",
+                      learned(reckoning, expression, own, fmt),
                       percent);
                 })
             .toList();
@@ -132,8 +145,8 @@ class StrainController {
     model.addAttribute("ways", ways);
     model.addAttribute(
         "chosen",
-        Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse("SQUEEZE"));
-    model.addAttribute("reckoning", reckoning.yield(Expression.SQUEEZE).reckoning());
+        Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
+    model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
     model.addAttribute("askDates", !reckoning.carrierDatesKnown());
     List<String> codes = new ArrayList<>(batch.state().seen().worries());
     codes.add("oily-cloth");
@@ -143,6 +156,28 @@ class StrainController {
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/strain";
+  }
+
+  private static String learned(
+      BatchReckoning reckoning, Expression expression, List<Retention.Own> own, Formats fmt) {
+    Part part = reckoning.heaviestPart();
+    Retention retention = Retention.of(part, expression, own);
+    if (retention.batches() == 0) {
+      return "";
+    }
+    String named = part.name().toLowerCase(Locale.ROOT);
+    return (retention.batches() == 1
+            ? "One batch of yours taught"
+            : retention.batches() + " batches of yours taught")
+        + ": a gram of "
+        + named
+        + " keeps "
+        + fmt.number(retention.range().low(), 1)
+        + "–"
+        + fmt.number(retention.range().high(), 1)
+        + " ml, "
+        + fmt.number(expression.keptMlPerG(), 1)
+        + " is typical";
   }
 
   /** That it is early and by how much; null where it is not. */

@@ -31,11 +31,14 @@ class StrainService {
   private final Batches batches;
   private final Households households;
   private final Catalogues catalogues;
+  private final Experience experience;
 
-  StrainService(Batches batches, Households households, Catalogues catalogues) {
+  StrainService(
+      Batches batches, Households households, Catalogues catalogues, Experience experience) {
     this.batches = batches;
     this.households = households;
     this.catalogues = catalogues;
+    this.experience = experience;
   }
 
   /**
@@ -46,7 +49,8 @@ class StrainService {
   @Transactional
   public Written strain(BatchRecord batch, StrainForm form) {
     Household house = households.current();
-    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
+    BatchReckoning reckoning =
+        new BatchReckoning(catalogues.current(), batch.state(), experience.own());
     Problems problems = new Problems();
     Expression expression =
         problems.attempt(

@@ -359,7 +359,12 @@ record BenchView(
             fmt.ml(plan.yield().rangeMl())
                 + (plan.wish().portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
                     ? ", squeezed by hand"
-                    : ", left to drip")));
+                    : ", left to drip")
+                + (plan.learnedFrom() == 0
+                    ? ""
+                    : plan.learnedFrom() == 1
+                        ? "; one batch of yours taught it"
+                        : "; " + plan.learnedFrom() + " batches of yours taught it")));
     facts.add(strain(plan.wish().method(), fmt));
     return facts;
   }

@@ -26,6 +26,7 @@ import velvetcrock.core.yield.Yield;
  * @param oneToFive the cut at which 1:5 would cover, where the found ratio is larger
  * @param narrower a jar at hand narrow enough to cover, where that is a way out
  * @param spirit the spirit's step for the first of them, if there is one
+ * @param learnedFrom how many of the household's own batches taught the yield
  * @param compared the same herb without spirit and with it, where spirit is asked for
  * @param heats the same herb by every way of heat, where one is asked for
  * @param cautions worst first, with what the lots' ages call for
@@ -41,6 +42,7 @@ record Plan(
     Optional<Cut> oneToFive,
     Optional<Jar> narrower,
     Yield yield,
+    int learnedFrom,
     Optional<SpiritStep> spirit,
     Optional<Comparison> compared,
     Optional<Comparison> heats,

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import velvetcrock.batch.Experience;
 import velvetcrock.bench.WishReader.Bench;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
@@ -36,6 +37,7 @@ import velvetcrock.core.plan.PlanOrder;
 import velvetcrock.core.plan.Want;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Strainer;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.drawer.LotRecord;
@@ -56,11 +58,13 @@ class Planner {
   private final Catalogues catalogues;
   private final Cautions cautions;
   private final WishReader reader;
+  private final Experience experience;
 
-  Planner(Catalogues catalogues, Cautions cautions, WishReader reader) {
+  Planner(Catalogues catalogues, Cautions cautions, WishReader reader, Experience experience) {
     this.catalogues = catalogues;
     this.cautions = cautions;
     this.reader = reader;
+    this.experience = experience;
   }
 
   /**
@@ -93,7 +97,8 @@ class Planner {
         wish.portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
             ? Expression.SQUEEZE
             : Expression.DRIP;
-    Yield yield = Strainer.predict(charge.oilMl(), order.herbs(), expression);
+    List<Retention.Own> own = experience.own();
+    Yield yield = Strainer.predict(charge.oilMl(), order.herbs(), expression, own);
     Optional<SpiritStep> spirit = spirit(wish, order, charge);
     return new Plan(
         wish,
@@ -106,12 +111,22 @@ class Planner {
         above && !wish.blended() ? charger().cutForOneToFive(order) : Optional.empty(),
         narrower(charge, order, bench.jars()),
         yield,
+        learnedFrom(order, expression, own),
         spirit,
         spirit.isPresent()
             ? compared(wish, yield, charge, List.of(Method.COLD, Method.SPIRIT), today)
             : Optional.empty(),
         onTheHeat(wish.method()) ? compared(wish, yield, charge, HEATS, today) : Optional.empty(),
         cautions(wish, order, charge, spirit, today));
+  }
+
+  /** From how many of the household's own batches the yield was learned. */
+  private static int learnedFrom(
+      ChargeOrder order, Expression expression, List<Retention.Own> own) {
+    return order.herbs().stream()
+        .mapToInt(h -> Retention.of(h.part(), expression, own).batches())
+        .max()
+        .orElse(0);
   }
 
   /** What is measured out for a vessel with its share of the herb. */
@@ -229,7 +244,8 @@ class Planner {
                   Purpose.of(wish.use()),
                   today),
               catalogue(),
-              cautions));
+              cautions,
+              experience.own()));
     } catch (Refused refused) {
       return Optional.empty(); // what is refused there is said by the cautions here
     }

@@ -40,6 +40,7 @@ public final class BatchLog {
   private Event.@Nullable Strained strained;
   private final List<BottleState> bottles = new ArrayList<>();
   private final HeatLog heat = new HeatLog();
+  private BatchState.Remains remains = BatchState.Remains.none();
   private @Nullable Instant endedAt;
   private Event.@Nullable Reason endedBecause;
 
@@ -89,7 +90,8 @@ public final class BatchLog {
         endedBecause,
         corrections,
         entries,
-        heat.heat());
+        heat.heat(),
+        remains);
   }
 
   private Status status() {
@@ -111,6 +113,12 @@ public final class BatchLog {
       return;
     } else if (event instanceof Event.Strained e) {
       strained(e, at);
+    } else if (event instanceof Event.MarcWeighed e) {
+      require(strained != null, "kind", "Strain it first, then weigh the marc.");
+      remains = remains.marc(e.massG());
+    } else if (event instanceof Event.Decanted e) {
+      require(strained != null, "kind", "Strain it first, then decant.");
+      remains = remains.left(e.what(), e.massG());
     } else if (event instanceof Event.Bottled e) {
       bottled(e, at);
     } else if (event instanceof Event.Capped) {

@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
@@ -38,11 +39,14 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.moisture.WeighingDown;
 import velvetcrock.core.spirit.SpiritStep;
+import velvetcrock.core.yield.Balance;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Strainer;
 import velvetcrock.core.yield.Yield;
 
@@ -63,11 +67,22 @@ public final class BatchReckoning {
 
   private final Catalogue catalogue;
   private final BatchState state;
+  private final List<Retention.Own> experience;
 
-  /** Reckonings on one batch. */
+  /** Reckonings on one batch by typical figures. */
   public BatchReckoning(Catalogue catalogue, BatchState state) {
+    this(catalogue, state, List.of());
+  }
+
+  /**
+   * Reckonings on one batch.
+   *
+   * @param experience what the household's own strainings taught
+   */
+  public BatchReckoning(Catalogue catalogue, BatchState state, List<Retention.Own> experience) {
     this.catalogue = catalogue;
     this.state = state;
+    this.experience = List.copyOf(experience);
   }
 
   /** A keeping as a range: the same twice where everything is known. */
@@ -245,18 +260,79 @@ public final class BatchReckoning {
    */
   public Yield yield(Expression expression) {
     Range oil = oilMl();
-    Yield middle = Strainer.predict(oil.middle(), herbs(), expression);
+    Yield middle = Strainer.predict(oil.middle(), herbs(), expression, experience);
     if (state.charge().exact()) {
       return middle;
     }
-    Yield least = Strainer.predict(oil.low(), herbs(Range::high), expression);
-    Yield most = Strainer.predict(oil.high(), herbs(Range::low), expression);
+    Yield least = Strainer.predict(oil.low(), herbs(Range::high), expression, experience);
+    Yield most = Strainer.predict(oil.high(), herbs(Range::low), expression, experience);
     return new Yield(
         middle.yieldMl(),
         Range.between(least.rangeMl().low(), most.rangeMl().high()),
         middle.keptByMarcMl(),
         middle.filmMl(),
         middle.reckoning());
+  }
+
+  /**
+   * What its straining teaches about what a marc keeps.
+   *
+   * @return nothing before it is strained, where the amounts were only guessed, or where more came
+   *     out than went in, which is no oil
+   */
+  public List<Retention.Own> lesson() {
+    Event.Strained strained = state.strained();
+    if (strained == null || !state.charge().exact()) {
+      return List.of();
+    }
+    double inMl = oilMl().middle();
+    return strained.oilMl() > inMl
+        ? List.of()
+        : Strainer.learn(inMl, strained.oilMl(), herbs(), strained.expression());
+  }
+
+  /**
+   * Where every gram went. Oil counts by its density at 20 °C; what the scale saw leave on the heat
+   * is driven off; film counts where it was weighed.
+   *
+   * @return nothing before it is strained
+   */
+  public Optional<Balance> balance() {
+    Event.Strained strained = state.strained();
+    if (strained == null) {
+      return Optional.empty();
+    }
+    double density = carriers().densityAt(Carrier.ROOM_C);
+    List<Balance.Weighed> in = new ArrayList<>();
+    for (HerbIn herb : state.charge().herbs()) {
+      String kept = herb.state() == HerbState.DRIED ? "" : ", " + word(herb.state());
+      in.add(new Balance.Weighed(catalogue.herb(herb.herb()).name() + kept, herb.massG().middle()));
+    }
+    in.add(new Balance.Weighed("Oil", state.oilMl().middle() * density));
+    Event.SpiritIn spirit = state.charge().manner().spirit();
+    if (spirit != null) {
+      in.add(new Balance.Weighed("Spirit", spirit.massG()));
+    }
+    List<Balance.Weighed> out = new ArrayList<>();
+    out.add(new Balance.Weighed("Oil that came out", strained.oilMl() * density));
+    BatchState.Remains remains = state.remains();
+    if (remains.marcG() != null) {
+      out.add(new Balance.Weighed("Marc", remains.marcG()));
+    }
+    weighed(out, "Sediment", remains.sedimentG());
+    weighed(out, "Water layer", remains.waterG());
+    weighed(out, "Film", remains.filmG());
+    return Optional.of(Balance.of(in, out, leaving().map(Leaving::goneG).orElse(0.0)));
+  }
+
+  private static void weighed(List<Balance.Weighed> out, String what, double massG) {
+    if (massG > 0) {
+      out.add(new Balance.Weighed(what, massG));
+    }
+  }
+
+  private static String word(HerbState herbState) {
+    return herbState.name().toLowerCase(Locale.ROOT);
   }
 
   /** How it is usually expressed: a wet marc is left to drip, because juice comes with the oil. */
@@ -289,6 +365,14 @@ public final class BatchReckoning {
     return herbs().stream()
         .max(Comparator.comparingDouble(HerbPortion::massG))
         .map(HerbPortion::cut)
+        .orElseThrow();
+  }
+
+  /** The part of the herb that weighs most. */
+  public Part heaviestPart() {
+    return herbs().stream()
+        .max(Comparator.comparingDouble(HerbPortion::massG))
+        .map(HerbPortion::part)
         .orElseThrow();
   }
 

@@ -26,6 +26,7 @@ import velvetcrock.core.heat.Assumed;
  * @param corrections how many entries replace another
  * @param entries how many entries there are
  * @param heat its times on the heat and what came of them
+ * @param remains what was weighed of what stayed behind when it was strained
  */
 public record BatchState(
     Status status,
@@ -45,13 +46,15 @@ public record BatchState(
     Event.@Nullable Reason endedBecause,
     int corrections,
     int entries,
-    Heat heat) {
+    Heat heat,
+    Remains remains) {
 
   /** Fills in what states written by earlier versions do not say. */
   public BatchState {
     vessel = vessel == null ? charge.jar() : vessel;
     weighings = weighings == null ? List.of() : List.copyOf(weighings);
     heat = heat == null ? Heat.none() : heat;
+    remains = remains == null ? Remains.none() : remains;
   }
 
   /** Where in its life a batch is. */
@@ -197,6 +200,32 @@ public record BatchState(
       double peakC,
       double ceilingC,
       Event.@Nullable Answer answer) {}
+
+  /**
+   * What stayed behind.
+   *
+   * @param marcG the marc, g; null where nobody weighed it
+   * @param sedimentG sediment, g; 0 where none was left
+   * @param waterG a layer of water, g; 0 where none was left
+   * @param filmG film that was weighed, g; 0 where nobody did
+   */
+  public record Remains(@Nullable Double marcG, double sedimentG, double waterG, double filmG) {
+    static Remains none() {
+      return new Remains(null, 0, 0, 0);
+    }
+
+    Remains marc(double massG) {
+      return new Remains(massG, sedimentG, waterG, filmG);
+    }
+
+    Remains left(Event.Leaving what, double massG) {
+      return switch (what) {
+        case SEDIMENT -> new Remains(marcG, sedimentG + massG, waterG, filmG);
+        case WATER -> new Remains(marcG, sedimentG, waterG + massG, filmG);
+        case FILM -> new Remains(marcG, sedimentG, waterG, filmG + massG);
+      };
+    }
+  }
 
   /** A stay in one place from a time on. */
   public record Stay(Instant from, Event.Stand stand) {}

@@ -617,6 +617,46 @@ public sealed interface Event {
     }
   }
 
+  /**
+   * The marc was weighed after it had been expressed.
+   *
+   * @param massG what it weighs, g
+   * @param text what was typed
+   */
+  record MarcWeighed(double massG, String text) implements Event {
+    /** Checks what has to be there. */
+    public MarcWeighed {
+      Checks.within("massG", massG, 0, 100_000);
+      Checks.text("text", text);
+    }
+  }
+
+  /**
+   * Something was left behind when the oil was poured off.
+   *
+   * @param what what was left
+   * @param massG how much, g
+   * @param text what was typed
+   */
+  record Decanted(Leaving what, double massG, String text) implements Event {
+    /** Checks what has to be there. */
+    public Decanted {
+      Checks.present("what", what);
+      Checks.within("massG", massG, 0.001, 100_000);
+      Checks.text("text", text);
+    }
+  }
+
+  /** What is left behind. */
+  enum Leaving {
+    /** Sediment, with the oil in it. */
+    SEDIMENT,
+    /** A layer of water. */
+    WATER,
+    /** Film wiped off vessels, cloth and filter. */
+    FILM
+  }
+
   /** Bottled, into one or more bottles. */
   record Bottled(List<BottleIn> bottles) implements Event {
     /** Checks that there is one and copies the list. */

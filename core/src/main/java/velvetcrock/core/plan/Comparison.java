@@ -35,6 +35,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Strainer;
 
 /**
@@ -65,16 +66,27 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
    *     makes no sense
    */
   public static Comparison of(PlanOrder order, Catalogue catalogue, Cautions cautions) {
+    return of(order, catalogue, cautions, List.of());
+  }
+
+  /**
+   * Compares with what the household's own strainings taught.
+   *
+   * @throws Refused as {@link #of(PlanOrder, Catalogue, Cautions)}
+   */
+  public static Comparison of(
+      PlanOrder order, Catalogue catalogue, Cautions cautions, List<Retention.Own> experience) {
     Problems problems = new Problems();
     problems.require(
         order.purpose() != Purpose.KITCHEN || order.herb().edible(),
         "herb",
         order.herb().name() + " is not a herb for eating.");
     problems.refuseIfAny();
-    return new Comparing(order, catalogue, cautions).compare();
+    return new Comparing(order, catalogue, cautions, experience).compare();
   }
 
-  private record Comparing(PlanOrder order, Catalogue catalogue, Cautions cautions) {
+  private record Comparing(
+      PlanOrder order, Catalogue catalogue, Cautions cautions, List<Retention.Own> experience) {
     Comparison compare() {
       CarrierBlend carriers =
           new CarrierBlend(
@@ -152,7 +164,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
           HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), oilMl / ratio);
       Expression expression =
           order.state() == HerbState.DRIED ? Expression.SQUEEZE : Expression.DRIP;
-      return Strainer.predict(oilMl, List.of(herb), expression).yieldMl();
+      return Strainer.predict(oilMl, List.of(herb), expression, experience).yieldMl();
     }
 
     private Way way(Method method, ChargeOrder charge, Charge reckoned) {

@@ -1,0 +1,9 @@
+package velvetcrock.batch;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface RetentionLessonRepository extends JpaRepository<RetentionLesson, UUID> {
+  List<RetentionLesson> findByBatchId(UUID batchId);
+}
