@@ -86,8 +86,13 @@ public record JarView(
       return new Standing("resting in spirit", "resting");
     }
     if (state.status() != Status.INFUSING) {
-      return new Standing(
-          state.status() == Status.THROWN_OUT ? "thrown out" : "strained", "resting");
+      String words =
+          switch (state.status()) {
+            case THROWN_OUT -> "thrown out";
+            case BOTTLED -> "in bottles";
+            default -> "all used";
+          };
+      return new Standing(words, "resting");
     }
     if (state.seen().spoiled()) {
       return new Standing("spoiled: throw it out", "stop");
