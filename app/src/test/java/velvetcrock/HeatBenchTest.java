@@ -73,70 +73,51 @@ class HeatBenchTest extends AppTest {
         .andExpect(content().string(not(containsString("The oil’s own temperature"))));
   }
 
+  /** Charges fifty grams of rosemary by a way of heat; hands back its page. */
+  private String charged(String method) throws Exception {
+    return send(
+            keeper,
+            "/bench/charge",
+            "herbs[0].herb",
+            "rosemary",
+            "herbs[0].cut",
+            "CUT",
+            "herbs[0].state",
+            "DRIED",
+            "amount",
+            "50 g",
+            "method",
+            method,
+            "chargedOn",
+            today().toString(),
+            "bestBefore",
+            today().plusMonths(10).toString(),
+            "clean",
+            "yes",
+            "key",
+            method)
+        .andExpect(status().is3xxRedirection())
+        .andReturn()
+        .getResponse()
+        .getRedirectedUrl();
+  }
+
   @Test
   void aTwoStageBatchIsChargedAsOne() throws Exception {
-    String home =
-        send(
-                keeper,
-                "/bench/charge",
-                "herbs[0].herb",
-                "rosemary",
-                "herbs[0].cut",
-                "CUT",
-                "herbs[0].state",
-                "DRIED",
-                "amount",
-                "50 g",
-                "method",
-                "TWO_STAGE",
-                "chargedOn",
-                today().toString(),
-                "bestBefore",
-                today().plusMonths(10).toString(),
-                "clean",
-                "yes",
-                "key",
-                "two-stage")
-            .andExpect(status().is3xxRedirection())
-            .andReturn()
-            .getResponse()
-            .getRedirectedUrl();
+    String home = charged("TWO_STAGE");
     String code = home.replaceAll(".*/", "");
     BatchState state = as(keeper, () -> batches.find(code).state());
     assertThat(state.charge().method()).isEqualTo(Method.TWO_STAGE);
     visit(keeper, home)
         .andExpect(content().string(containsString("Put it on the heat")))
         .andExpect(content().string(containsString("/stove/" + code)));
-    visit(keeper, "/batches/" + code + "/tag").andExpect(status().isOk());
+    visit(keeper, home + "/tag").andExpect(status().isOk());
   }
 
   @Test
   void aWarmBatchsTagSaysHoursAndNotDates() throws Exception {
-    send(
-        keeper,
-        "/bench/charge",
-        "herbs[0].herb",
-        "rosemary",
-        "herbs[0].cut",
-        "CUT",
-        "herbs[0].state",
-        "DRIED",
-        "amount",
-        "50 g",
-        "method",
-        "WARM",
-        "chargedOn",
-        today().toString(),
-        "bestBefore",
-        today().plusMonths(10).toString(),
-        "clean",
-        "yes",
-        "key",
-        "warm");
-    String code = as(keeper, () -> batches.newest(1).get(0).code());
-    visit(keeper, "/batches/" + code + "/tag")
-        .andExpect(content().string(containsString("4–12 h of heat")));
-    visit(keeper, "/batches/" + code)
-        .andExpect(content().string(containsString("after 4–12 h on the heat")));
+    String home = charged("WARM");
+    visit(keeper, home + "/tag").andExpect(content().string(containsString("4–12 h of heat")));
+    visit(keeper, home).andExpect(content().string(containsString("after 4–12 h on the heat")));
   }
 }

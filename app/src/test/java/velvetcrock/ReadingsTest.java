@@ -119,4 +119,39 @@ class ReadingsTest extends AppTest {
   void anEmptyFileIsNoError() throws Exception {
     csv("\n").andExpect(status().is(Matchers.lessThan(500)));
   }
+
+  @Test
+  void localTimesAreOfTheZoneThatIsNamed() throws Exception {
+    String text = "time,c\n" + day + " 08:00:00,21\n";
+    csv(text).andExpect(jsonPath("$.rejected[0].why", Matchers.containsString("with its zone")));
+    mvc.perform(
+            post("/api/v1/batches/" + code + "/readings?zone=Europe/Oslo")
+                .with(authentication(signedIn(keeper)))
+                .with(csrf())
+                .contentType("text/csv")
+                .content(text))
+        .andExpect(jsonPath("$.accepted").value(1));
+    mvc.perform(
+            post("/api/v1/batches/" + code + "/readings?zone=Nowhere")
+                .with(authentication(signedIn(keeper)))
+                .with(csrf())
+                .contentType("text/csv")
+                .content(text))
+        .andExpect(status().is(422))
+        .andExpect(jsonPath("$.errors[0].field").value("zone"));
+  }
+
+  @Test
+  void mixedDegreesAreRefusedAsAWhole() throws Exception {
+    csv("time,celsius\n"
+            + day
+            + "T08:00:00Z,43\n"
+            + day
+            + "T08:01:00Z,43.2\n"
+            + day
+            + "T08:02:00Z,109.6\n")
+        .andExpect(status().is(422))
+        .andExpect(jsonPath("$.errors[0].message", Matchers.containsString("mixed")));
+    csv("time,c\n" + day + "T08:00:00Z,43\n").andExpect(jsonPath("$.accepted").value(1));
+  }
 }

@@ -132,4 +132,35 @@ class ThermalPotTest {
     }
     assertThat(Appliance.OVEN.setting("no such")).isEqualTo(Appliance.OFF);
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "SLOW_COOKER, warm, 66, 70",
+    "SLOW_COOKER, low, 84, 92",
+    "YOGHURT_MAKER, on, 41, 45",
+    "DEHYDRATOR, 42, 40, 44",
+    "ELECTRIC_PLATE, 1, 42, 46",
+    "CUPBOARD, shut, 19.9, 20.1"
+  })
+  void whereNothingIsLearnedASettingIsTypicalOfItsKind(
+      Appliance kind, String setting, double low, double high) {
+    Settled typical = ThermalPot.typical(kind, kind.setting(setting));
+    assertThat(typical.meanC()).isBetween(low, high);
+    assertThat(typical.minutes()).isBetween(0.0, 360.0);
+  }
+
+  @Test
+  void turnedOffItCoolsAndTurnedOnItRises() {
+    ThermalPot pot = new ThermalPot(Appliance.SLOW_COOKER, ROOM);
+    pot.turn(Appliance.SLOW_COOKER.setting("high"));
+    pot.run(3600);
+    double hot = pot.celsius();
+    assertThat(pot.heating()).isTrue();
+    pot.turn(Appliance.OFF);
+    pot.run(600);
+    assertThat(pot.celsius()).isLessThan(hot);
+    assertThat(pot.heating()).isFalse();
+    assertThat(pot.setting()).isEqualTo(Appliance.OFF);
+    assertThat(pot.appliance()).isEqualTo(Appliance.SLOW_COOKER);
+  }
 }
