@@ -68,6 +68,19 @@ class HeatBenchTest extends AppTest {
   }
 
   @Test
+  void theWindowSaysItsDayAndWhatItsLightCosts() throws Exception {
+    String window = as(keeper, () -> households.place("South window").id().toString());
+    mvc.perform(
+            get("/bench")
+                .with(authentication(signedIn(keeper)))
+                .param("amount", "50 g")
+                .param("place", window))
+        .andExpect(content().string(containsString("In the sun")))
+        .andExpect(content().string(containsString("by night and by day")))
+        .andExpect(content().string(containsString("in the dark at 20 °C: 21 days")));
+  }
+
+  @Test
   void whatStandsCoolHasNoHeatToSpeakOf() throws Exception {
     bench("rosemary", "")
         .andExpect(content().string(not(containsString("The oil’s own temperature"))));

@@ -15,6 +15,8 @@ import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.heat.Ageing;
 import velvetcrock.core.heat.Cooling;
 import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.heat.SunnyDay;
+import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
@@ -33,6 +35,8 @@ import velvetcrock.web.Formats;
 final class BenchPanels {
   private static final double FRIDGE_C = 4;
   private static final double HOURS_PER_DAY = 24;
+  private static final double COOLEST_HOUR = 6;
+  private static final double WARMEST_HOUR = 14;
 
   private final Plan plan;
   private final Bench bench;
@@ -229,6 +233,9 @@ final class BenchPanels {
    */
   private Optional<Panel> heat() {
     Method method = plan.wish().method();
+    if (method == Method.SOLAR) {
+      return Optional.of(sun());
+    }
     if (!method.heated() && method != Method.TWO_STAGE) {
       return Optional.empty();
     }
@@ -271,8 +278,38 @@ final class BenchPanels {
     return Optional.of(new Panel("On the heat", school(method), facts, others, null));
   }
 
+  /** The sunny window: its day, its weeks, and what light and warmth cost. */
+  private Panel sun() {
+    double usualHours = Method.SOLAR.usualHours();
+    double ageingHours = Ageing.hours(SunnyDay.course(usualHours, 0, Carrier.ROOM_C));
+    return new Panel(
+        "In the sun",
+        "Some swear by the sunny window, others keep every jar in the dark. This leans to the dark: light"
+            + " ages oil two and a half times as fast, on top of the day’s warmth.",
+        List.of(
+            new Fact(
+                "The oil’s own temperature",
+                fmt.degrees(
+                    SunnyDay.celsius(COOLEST_HOUR, Carrier.ROOM_C),
+                    SunnyDay.celsius(WARMEST_HOUR, Carrier.ROOM_C)),
+                "by night and by day, an estimate"),
+            new Fact(
+                "In the window",
+                fmt.hours(new Range(Method.SOLAR.earliestHours(), Method.SOLAR.latestHours())),
+                "usually " + fmt.hours(usualHours)),
+            new Fact(
+                "Keeping it spends",
+                days(ageingHours / HOURS_PER_DAY * Light.WINDOW.factor()),
+                "in the dark at 20 °C: " + days(usualHours / HOURS_PER_DAY))),
+        List.of(),
+        null);
+  }
+
   private String spent(double celsius, double hours) {
-    double days = Ageing.rate(celsius) * hours / HOURS_PER_DAY;
+    return days(Ageing.rate(celsius) * hours / HOURS_PER_DAY);
+  }
+
+  private String days(double days) {
     String number = fmt.number(days, days < 10 ? 1 : 0);
     return number + (number.equals("1") ? " day" : " days");
   }
