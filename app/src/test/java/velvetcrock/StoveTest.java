@@ -401,6 +401,47 @@ class StoveTest extends AppTest {
   }
 
   @Test
+  void strainedEarlyItIsSaidInHours() throws Exception {
+    putOn("YOGHURT_MAKER", "on", 90);
+    stove("kind", "off");
+    visit(keeper, "/batches/" + code + "/strain")
+        .andExpect(content().string(containsString("It is early: it has had 1 h 30 min")))
+        .andExpect(content().string(containsString("of at least 4 h")));
+    visit(keeper, "/").andExpect(content().string(not(containsString("/" + code + "/strain"))));
+  }
+
+  @Test
+  void strainedInTimeNothingIsSaidOfEarly() throws Exception {
+    putOn("YOGHURT_MAKER", "on", 300);
+    stove("kind", "off");
+    visit(keeper, "/batches/" + code + "/strain")
+        .andExpect(content().string(not(containsString("It is early"))));
+    visit(keeper, "/").andExpect(content().string(containsString("/" + code + "/strain")));
+    visit(keeper, "/stove/" + code)
+        .andExpect(content().string(containsString("Strain it while it is warm.")));
+  }
+
+  @Test
+  void aReadingOfLaterThanNowIsRefusedAndOneOfBeforeIsTaken() throws Exception {
+    send(
+            keeper,
+            "/stove/" + code + "/log",
+            "kind",
+            "read",
+            "temperature",
+            "43 C",
+            "happened",
+            local(now.plusSeconds(3600)),
+            "key",
+            "later")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("That has not happened yet")));
+    stove("kind", "read", "temperature", "109,4 F", "happened", local(now.minusSeconds(600)));
+    assertThat(as(keeper, () -> readings.of(batches.find(code).id())).celsius(0))
+        .isBetween(42.9f * 1.0, 43.1f * 1.0);
+  }
+
+  @Test
   void aJarInTheSunGoesByTheDay() throws Exception {
     code = warm(Method.SOLAR);
     visit(keeper, "/stove")
