@@ -36,7 +36,7 @@ class HouseRulesTest {
           .layer("materia")
           .definedBy("velvetcrock.core.materia")
           .layer("measure")
-          .definedBy("velvetcrock.core.measure")
+          .definedBy("velvetcrock.core.measure", "velvetcrock.core.colour")
           .whereLayer("plan")
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("log")

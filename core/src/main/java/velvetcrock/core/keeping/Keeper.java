@@ -128,33 +128,24 @@ public final class Keeper {
     for (StoredLeg leg : order.stored()) {
       double rate = leg.store().rate();
       double lasting = Math.min(leg.days(), Math.max(0, left) / rate);
-      legs.add(new Leg(name(leg.store()), leg.days(), rate, leg.days() * rate));
+      legs.add(new Leg(leg.name(), leg.days(), rate, leg.days() * rate));
       days += lasting;
       left -= leg.days() * rate;
     }
     double rate = order.store().rate();
     double rest = Math.max(0, left) / rate;
-    legs.add(new Leg(name(order.store()), rest, rate, rest * rate));
+    legs.add(new Leg(order.store().words(), rest, rate, rest * rate));
     lines.line(
         "In store",
         plain(Math.max(0, left))
             + " days left ÷ "
             + plain(rate)
             + " spent a day "
-            + name(order.store()),
+            + order.store().words(),
         days + rest,
         "days",
         Standing.ESTIMATE);
     return days + rest;
-  }
-
-  private static String name(Store store) {
-    return switch (store.place()) {
-      case FRIDGE -> "in the fridge";
-      case COOL -> "in a cool cupboard";
-      case ROOM -> "in the room";
-      case WARM -> "on a warm shelf";
-    };
   }
 
   private static List<Limit> caps(KeepingOrder order) {

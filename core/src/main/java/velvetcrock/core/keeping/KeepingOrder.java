@@ -34,8 +34,14 @@ public record KeepingOrder(
    * A stretch in store that is over.
    *
    * @param days how long, not negative
+   * @param name how it stood, in words
    */
-  public record StoredLeg(Store store, double days) {}
+  public record StoredLeg(Store store, double days, String name) {
+    /** Named by how it stood. */
+    public StoredLeg(Store store, double days) {
+      this(store, days, store.words());
+    }
+  }
 
   /**
    * Checks that it can be reckoned.

@@ -72,6 +72,20 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
     }
   }
 
+  /** How it stands, in words. */
+  public String words() {
+    String where =
+        switch (place) {
+          case FRIDGE -> "in the fridge";
+          case COOL -> "in a cool cupboard";
+          case ROOM -> "in the room";
+          case WARM -> "on a warm shelf";
+        };
+    return where
+        + (glass == Glass.CLEAR ? ", in clear glass" : "")
+        + (fill == Fill.HALF ? ", half empty" : "");
+  }
+
   /** Days of keeping spent in a day: 2^((T − 20)/10) × light × air ÷ antioxidant. */
   public double rate() {
     return Ageing.rate(place.celsius()) * glass.factor * fill.factor / antioxidant.factor;

@@ -41,6 +41,7 @@ public final class BatchLog {
   private final List<BottleState> bottles = new ArrayList<>();
   private final HeatLog heat = new HeatLog();
   private BatchState.Remains remains = BatchState.Remains.none();
+  private BatchState.Colours colours = BatchState.Colours.none();
   private @Nullable Instant endedAt;
   private Event.@Nullable Reason endedBecause;
 
@@ -91,7 +92,8 @@ public final class BatchLog {
         corrections,
         entries,
         heat.heat(),
-        remains);
+        remains,
+        colours);
   }
 
   private Status status() {
@@ -109,7 +111,9 @@ public final class BatchLog {
   private void apply(Event event, Instant at) {
     if (event instanceof Event.Charged e) {
       charged(e, at);
-    } else if (event instanceof Event.Noted || event instanceof Event.Struck) {
+    } else if (event instanceof Event.Noted
+        || event instanceof Event.LookedBack
+        || event instanceof Event.Struck) {
       return;
     } else if (event instanceof Event.Strained e) {
       strained(e, at);
@@ -118,7 +122,12 @@ public final class BatchLog {
       remains = remains.marc(e.massG());
     } else if (event instanceof Event.Decanted e) {
       require(strained != null, "kind", "Strain it first, then decant.");
-      remains = remains.left(e.what(), e.massG());
+      remains = remains.left(e);
+    } else if (event instanceof Event.StoodClear) {
+      require(strained != null, "kind", "Strain it first, then let it settle.");
+      remains = remains.clear();
+    } else if (event instanceof Event.Coloured e) {
+      coloured(e, at);
     } else if (event instanceof Event.Bottled e) {
       bottled(e, at);
     } else if (event instanceof Event.Capped) {
@@ -129,8 +138,32 @@ public final class BatchLog {
     } else if (event instanceof Event.BottleGone e) {
       int index = bottleIndex(e.bottle());
       bottles.set(index, bottles.get(index).gone(e.reason(), at));
+    } else if (event instanceof BottleEvent e) {
+      kept(e, at);
     } else {
       inTheJar(event, at);
+    }
+  }
+
+  private void coloured(Event.Coloured event, Instant at) {
+    require(endedAt == null, "at", "It was thrown out before that.");
+    require(event.plain() || !notPoured(), "kind", "Pour the oil first, then look at its colour.");
+    colours = colours.and(event, at);
+  }
+
+  private void kept(BottleEvent event, Instant at) {
+    int index = bottleIndex(event.bottle());
+    BottleState bottle = bottles.get(index);
+    if (event instanceof BottleEvent.Stood e) {
+      require(
+          bottle.leftMl() <= e.sizeMl() * BOTTLING_TOLERANCE,
+          "size",
+          "That is less than the " + Math.round(bottle.leftMl()) + " ml that are left.");
+      bottles.set(index, bottle.stood(e, at));
+    } else if (event instanceof BottleEvent.Opened) {
+      bottles.set(index, bottle.opened(at));
+    } else if (event instanceof BottleEvent.Checked e) {
+      bottles.set(index, bottle.checked(e, at));
     }
   }
 

@@ -4,12 +4,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import velvetcrock.core.Range;
@@ -27,8 +25,6 @@ import velvetcrock.core.heat.Series;
 import velvetcrock.core.heat.SunnyDay;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
-import velvetcrock.core.keeping.InfusingLeg;
-import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
@@ -55,12 +51,11 @@ import velvetcrock.core.yield.Yield;
  * the charge is known as a range, so is the answer.
  */
 public final class BatchReckoning {
-  private static final double FRIDGE_C = 4;
   private static final double SMALLEST_G = 1e-6;
   private static final double MILLIS_PER_HOUR = 3_600_000;
 
   /** A time on the heat shorter than this says nothing, h. */
-  private static final double SHORTEST_HOURS = 1 / 3600.0;
+  static final double SHORTEST_HOURS = 1 / 3600.0;
 
   /** How long a pot takes to settle where nobody has learned it, h (typical). */
   private static final double SETTLE_HOURS = 1.5;
@@ -314,7 +309,7 @@ public final class BatchReckoning {
       in.add(new Balance.Weighed("Spirit", spirit.massG()));
     }
     List<Balance.Weighed> out = new ArrayList<>();
-    out.add(new Balance.Weighed("Oil that came out", strained.oilMl() * density));
+    out.add(new Balance.Weighed("Oil that came out", state.clearMl(density) * density));
     BatchState.Remains remains = state.remains();
     if (remains.marcG() != null) {
       out.add(new Balance.Weighed("Marc", remains.marcG()));
@@ -452,10 +447,6 @@ public final class BatchReckoning {
         hours == null ? SETTLE_HOURS : hours);
   }
 
-  private double hours(Instant at) {
-    return (at.toEpochMilli() - zero().toEpochMilli()) / MILLIS_PER_HOUR;
-  }
-
   /**
    * Until when a bottle is good.
    *
@@ -465,8 +456,9 @@ public final class BatchReckoning {
   public KeepingRange keeping(BottleState bottle, ZoneId zone, Series readings) {
     int about = state.charge().aboutDays();
     LocalDate charged = state.charge().chargedOn();
-    Keeping early = keeping(bottle, zone, readings, charged.minusDays(about));
-    Keeping late = about == 0 ? early : keeping(bottle, zone, readings, charged.plusDays(about));
+    BatchKeeping keeping = new BatchKeeping(state, this, zone, readings);
+    Keeping early = keeping.of(bottle, charged.minusDays(about));
+    Keeping late = about == 0 ? early : keeping.of(bottle, charged.plusDays(about));
     return early.bestBefore().isAfter(late.bestBefore())
         ? new KeepingRange(late, early)
         : new KeepingRange(early, late);
@@ -475,26 +467,18 @@ public final class BatchReckoning {
   /** One reading of the oil's temperature. */
   public record Reading(Instant at, double celsius) {}
 
-  private Keeping keeping(BottleState bottle, ZoneId zone, Series readings, LocalDate chargedOn) {
-    LocalDate strainedOn = date(Objects.requireNonNull(state.strainedAt()), zone);
-    LocalDate charged = chargedOn.isAfter(strainedOn) ? strainedOn : chargedOn;
-    boolean wet = leaving().map(Leaving::wet).orElse(false);
-    HerbState wettest =
-        state.charge().herbs().stream().map(HerbIn::state).max(Enum::compareTo).orElseThrow();
-    return Keeper.reckon(
-        new KeepingOrder(
-            charged,
-            strainedOn,
-            carrierDates(),
-            wettest,
-            wet,
-            state.charge().use(),
-            infusing(charged, strainedOn, zone, readings),
-            stored(bottle, strainedOn, zone),
-            bottle.store()));
+  /** The clear oil that came of it, ml; 0 before straining. */
+  public double clearMl() {
+    return state.clearMl(carriers().densityAt(Carrier.ROOM_C));
   }
 
-  private List<CarrierDates> carrierDates() {
+  /** Clear oil not yet in a bottle, ml; 0 before straining. */
+  public double unbottledMl() {
+    return state.unbottledMl(carriers().densityAt(Carrier.ROOM_C));
+  }
+
+  /** The dates of its carriers. */
+  List<CarrierDates> carrierDates() {
     return state.charge().carriers().stream()
         .map(
             c ->
@@ -507,87 +491,8 @@ public final class BatchReckoning {
         .toList();
   }
 
-  private List<InfusingLeg> infusing(
-      LocalDate chargedOn, LocalDate strainedOn, ZoneId zone, Series readings) {
-    List<InfusingLeg> legs = new ArrayList<>();
-    List<BatchState.Stay> stays = state.stays();
-    Instant strainedAt = Objects.requireNonNull(state.strainedAt());
-    Course course = course(readings, strainedAt, zone);
-    boolean watched = readings.size() > 1 || !course.assumed().isEmpty();
-    double assumedHours = watched ? 0 : assumedHours(chargedOn, strainedOn);
-    if (assumedHours > 0) {
-      legs.add(
-          new InfusingLeg(
-              "drawing, as warm as is usual",
-              assumedHours,
-              Trace.steady(assumedC(), assumedHours),
-              stays.get(0).stand().light()));
-    }
-    for (int i = 0; i < stays.size(); i++) {
-      boolean lasts = i + 1 == stays.size();
-      LocalDate from = i == 0 ? chargedOn : date(stays.get(i).from(), zone);
-      LocalDate to = lasts ? strainedOn : date(stays.get(i + 1).from(), zone);
-      double hours = Math.max(0, ChronoUnit.DAYS.between(from, to)) * 24.0;
-      double assumed = Math.min(hours, assumedHours);
-      hours -= assumed;
-      assumedHours -= assumed;
-      Trace trace =
-          course.trace(
-              i == 0 ? -Double.MAX_VALUE : hours(stays.get(i).from()),
-              lasts ? hours(strainedAt) + SHORTEST_HOURS : hours(stays.get(i + 1).from()));
-      if (hours > 0 || trace.hours() > 0 || stays.size() == 1 && legs.isEmpty()) {
-        String name = "infusing: " + stays.get(i).stand().name();
-        legs.add(
-            new InfusingLeg(
-                name,
-                hours,
-                trace.hours() > 0 ? trace : unread(stays.get(i).stand(), hours),
-                stays.get(i).stand().light()));
-      }
-    }
-    return legs;
-  }
-
-  /**
-   * Hours that nobody read a temperature of, at which the method's usual one is taken: all of a
-   * heated one's usual hours, the warm start of a two-stage one, and as many of the warm days after
-   * spirit as it stood.
-   */
-  private double assumedHours(LocalDate chargedOn, LocalDate strainedOn) {
-    Method method = state.charge().method();
-    double stood = ChronoUnit.DAYS.between(chargedOn, strainedOn) * 24.0;
-    return method.heated() || method == Method.TWO_STAGE
-        ? heatGoal().usualHours()
-        : method == Method.SPIRIT ? Math.max(0, Math.min(stood, method.usualHours())) : 0;
-  }
-
-  /** How warm it is taken to have been then, °C. */
-  private double assumedC() {
-    Method method = state.charge().method();
-    return method == Method.TWO_STAGE ? Method.WARM.celsius() : method.celsius();
-  }
-
-  /** What nobody read: a fridge counts as cold as it is; everything else counts at 20 °C. */
-  private static Trace unread(Event.Stand stand, double hours) {
-    Double celsius = stand.celsius();
-    return hours > 0 && celsius != null && celsius <= FRIDGE_C
-        ? Trace.steady(celsius, hours)
-        : Trace.none();
-  }
-
-  private static List<KeepingOrder.StoredLeg> stored(
-      BottleState bottle, LocalDate strainedOn, ZoneId zone) {
-    Instant half = bottle.halfAt();
-    if (half == null) {
-      return List.of();
-    }
-    double days = Math.max(0, ChronoUnit.DAYS.between(strainedOn, date(half, zone)));
-    return List.of(
-        new KeepingOrder.StoredLeg(
-            bottle.store().at(velvetcrock.core.keeping.Store.Fill.FULL), days));
-  }
-
-  private static LocalDate date(Instant at, ZoneId zone) {
-    return at.atZone(zone).toLocalDate();
+  /** Hours from charging to a moment. */
+  double hours(Instant at) {
+    return (at.toEpochMilli() - zero().toEpochMilli()) / MILLIS_PER_HOUR;
   }
 }

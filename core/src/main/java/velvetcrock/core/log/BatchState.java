@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.colour.ColourStory;
+import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Assumed;
 
 /**
@@ -27,6 +29,7 @@ import velvetcrock.core.heat.Assumed;
  * @param entries how many entries there are
  * @param heat its times on the heat and what came of them
  * @param remains what was weighed of what stayed behind when it was strained
+ * @param colours the colours that were seen
  */
 public record BatchState(
     Status status,
@@ -47,7 +50,11 @@ public record BatchState(
     int corrections,
     int entries,
     Heat heat,
-    Remains remains) {
+    Remains remains,
+    Colours colours) {
+
+  /** Density of water, g/ml. */
+  private static final double WATER_G_PER_ML = 1;
 
   /** Fills in what states written by earlier versions do not say. */
   public BatchState {
@@ -55,6 +62,33 @@ public record BatchState(
     weighings = weighings == null ? List.of() : List.copyOf(weighings);
     heat = heat == null ? Heat.none() : heat;
     remains = remains == null ? Remains.none() : remains;
+    colours = colours == null ? Colours.none() : colours;
+  }
+
+  /**
+   * Colours seen.
+   *
+   * @param plain the plain carrier as it was last seen; null where nobody looked
+   * @param seen the oil's, oldest first
+   */
+  public record Colours(@Nullable Rgb plain, List<ColourStory.Seen> seen) {
+    /** Copies the list. */
+    public Colours {
+      seen = List.copyOf(seen);
+    }
+
+    static Colours none() {
+      return new Colours(null, List.of());
+    }
+
+    Colours and(Event.Coloured look, Instant at) {
+      if (look.plain()) {
+        return new Colours(look.colour(), seen);
+      }
+      List<ColourStory.Seen> all = new ArrayList<>(seen);
+      all.add(new ColourStory.Seen(at, look.colour()));
+      return new Colours(plain, all);
+    }
   }
 
   /** Where in its life a batch is. */
@@ -208,21 +242,35 @@ public record BatchState(
    * @param sedimentG sediment, g; 0 where none was left
    * @param waterG a layer of water, g; 0 where none was left
    * @param filmG film that was weighed, g; 0 where nobody did
+   * @param clearMl the clear oil as it was last measured after decanting, ml; null where nobody did
+   * @param settled whether it has stood overnight and been seen to
    */
-  public record Remains(@Nullable Double marcG, double sedimentG, double waterG, double filmG) {
+  public record Remains(
+      @Nullable Double marcG,
+      double sedimentG,
+      double waterG,
+      double filmG,
+      @Nullable Double clearMl,
+      @Nullable Boolean settled) {
     static Remains none() {
-      return new Remains(null, 0, 0, 0);
+      return new Remains(null, 0, 0, 0, null, null);
     }
 
     Remains marc(double massG) {
-      return new Remains(massG, sedimentG, waterG, filmG);
+      return new Remains(massG, sedimentG, waterG, filmG, clearMl, settled);
     }
 
-    Remains left(Event.Leaving what, double massG) {
-      return switch (what) {
-        case SEDIMENT -> new Remains(marcG, sedimentG + massG, waterG, filmG);
-        case WATER -> new Remains(marcG, sedimentG, waterG + massG, filmG);
-        case FILM -> new Remains(marcG, sedimentG, waterG, filmG + massG);
+    Remains clear() {
+      return new Remains(marcG, sedimentG, waterG, filmG, clearMl, true);
+    }
+
+    Remains left(Event.Decanted left) {
+      double massG = left.massG();
+      Double clear = left.clearMl() == null ? clearMl : left.clearMl();
+      return switch (left.what()) {
+        case SEDIMENT -> new Remains(marcG, sedimentG + massG, waterG, filmG, clear, true);
+        case WATER -> new Remains(marcG, sedimentG, waterG + massG, filmG, clear, true);
+        case FILM -> new Remains(marcG, sedimentG, waterG, filmG + massG, clear, settled);
       };
     }
   }
@@ -285,12 +333,24 @@ public record BatchState(
     return bottles.stream().filter(b -> b.letter().equals(letter)).findFirst();
   }
 
-  /** Oil strained and not yet in a bottle, ml; 0 before straining. */
-  public double unbottledMl() {
+  /**
+   * The clear oil: what was measured after decanting, or else what was strained less the sediment
+   * and water that were left behind since; ml, 0 before straining.
+   *
+   * @param density the oil's, g/ml
+   */
+  public double clearMl(double density) {
     if (strained == null) {
       return 0;
     }
+    Double measured = remains.clearMl();
+    double left = remains.sedimentG() / density + remains.waterG() / WATER_G_PER_ML;
+    return measured != null ? measured : Math.max(0, strained.oilMl() - left);
+  }
+
+  /** Clear oil not yet in a bottle, ml; 0 before straining. */
+  public double unbottledMl(double density) {
     double bottled = bottles.stream().mapToDouble(b -> b.filled().ml()).sum();
-    return Math.max(0, strained.oilMl() - bottled);
+    return Math.max(0, clearMl(density) - bottled);
   }
 }

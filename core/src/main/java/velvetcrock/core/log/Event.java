@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.WaterBath;
@@ -20,7 +22,40 @@ import velvetcrock.core.materia.Part;
 import velvetcrock.core.yield.Expression;
 
 /** What can happen to a batch. */
-public sealed interface Event {
+public sealed interface Event
+    permits Event.Charged,
+        Event.DampChecked,
+        Event.OilPoured,
+        Event.PotWeighed,
+        Event.Transferred,
+        Event.PutOnHeat,
+        Event.KnobTurned,
+        Event.TakenOffHeat,
+        Event.FeltByHand,
+        Event.BathToppedUp,
+        Event.RanHot,
+        Event.HeatAnswered,
+        Event.Shaken,
+        Event.Turned,
+        Event.AllWell,
+        Event.Looked,
+        Event.Smelled,
+        Event.ToppedUp,
+        Event.Moved,
+        Event.Strained,
+        Event.MarcWeighed,
+        Event.Decanted,
+        Event.Bottled,
+        Event.Capped,
+        Event.Drawn,
+        Event.BottleGone,
+        Event.ThrownOut,
+        Event.Noted,
+        Event.Struck,
+        Event.StoodClear,
+        Event.Coloured,
+        Event.LookedBack,
+        BottleEvent {
 
   /**
    * The jar was charged, or taken on when it had been charged before.
@@ -605,15 +640,69 @@ public sealed interface Event {
    * @param oilMl what came out, ml
    * @param text what was typed
    * @param predictedMl what was predicted, ml
+   * @param how what else was done
    */
-  record Strained(double oilMl, String text, Expression expression, Range predictedMl)
+  record Strained(
+      double oilMl, String text, Expression expression, Range predictedMl, Straining how)
       implements Event {
+    /** In one pass, and measured as it stands. */
+    public Strained(double oilMl, String text, Expression expression, Range predictedMl) {
+      this(oilMl, text, expression, predictedMl, Straining.PLAIN);
+    }
+
     /** Checks what has to be there. */
     public Strained {
+      how = how == null ? Straining.PLAIN : how;
       Checks.within("oilMl", oilMl, 0, 200_000);
       Checks.text("text", text);
       Checks.present("expression", expression);
       Checks.present("predictedMl", predictedMl);
+    }
+  }
+
+  /**
+   * What else was done when it was strained.
+   *
+   * @param secondPass whether the marc was expressed a second time
+   * @param fineFilter whether it went through a fine filter
+   * @param settles whether it was set aside to settle overnight before it is poured off
+   */
+  record Straining(boolean secondPass, boolean fineFilter, boolean settles) {
+    /** Nothing. */
+    public static final Straining PLAIN = new Straining(false, false, false);
+  }
+
+  /** It stood overnight and nothing settled. */
+  record StoodClear() implements Event {}
+
+  /**
+   * Its colour was seen.
+   *
+   * @param colour the oil’s
+   * @param plain whether that was the plain carrier beside it
+   * @param photo the picture that it was taken from; null where it was picked by eye
+   */
+  record Coloured(Rgb colour, boolean plain, @Nullable UUID photo) implements Event {
+    /** Checks what has to be there. */
+    public Coloured {
+      Checks.present("colour", colour);
+    }
+  }
+
+  /**
+   * The batch was looked back on.
+   *
+   * @param well what went well; may be empty
+   * @param nextTime what to do otherwise; may be empty
+   */
+  record LookedBack(String well, String nextTime) implements Event {
+    /** Checks what has to be there. */
+    public LookedBack {
+      Checks.text("well", well);
+      Checks.text("nextTime", nextTime);
+      if (well.isBlank() && nextTime.isBlank()) {
+        throw new Refused("well", "Write what went well, or what to do otherwise.");
+      }
     }
   }
 
@@ -632,15 +721,26 @@ public sealed interface Event {
   }
 
   /**
-   * Something was left behind when the oil was poured off.
+   * Something was left behind when the oil was poured off. Sediment and water come out of the oil
+   * that was measured at straining; film never was in it.
    *
    * @param what what was left
    * @param massG how much, g
    * @param text what was typed
+   * @param clearMl the clear oil, where it was measured again, ml
    */
-  record Decanted(Leaving what, double massG, String text) implements Event {
+  record Decanted(Leaving what, double massG, String text, @Nullable Double clearMl)
+      implements Event {
+    /** Where the clear oil was not measured again. */
+    public Decanted(Leaving what, double massG, String text) {
+      this(what, massG, text, null);
+    }
+
     /** Checks what has to be there. */
     public Decanted {
+      if (clearMl != null) {
+        Checks.within("clearMl", clearMl, 0.001, 200_000);
+      }
       Checks.present("what", what);
       Checks.within("massG", massG, 0.001, 100_000);
       Checks.text("text", text);

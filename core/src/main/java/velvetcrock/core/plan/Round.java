@@ -13,6 +13,7 @@ import velvetcrock.core.charge.Charge;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Task.Kind;
@@ -24,7 +25,8 @@ import velvetcrock.core.spirit.SpiritStep;
  * strain once the window is open and water that has to leave has left. What rests in spirit is
  * looked at once and gets its oil after 12 to 48 hours; what has to lose water or spirit is weighed
  * until it has. Days are those of the household's calendar, so that a clock change makes none
- * longer.
+ * longer. What was set aside to settle is poured off the day after. A bottle is smelled at every
+ * second week from four weeks before its date, or from the age at which the household's own turned.
  */
 public final class Round {
   private static final int SHAKE_DAILY_UNTIL = 7;
@@ -32,6 +34,9 @@ public final class Round {
   private static final int TOP_UP_UNTIL = 3;
   private static final int OFTEN_LOOK_DAYS = 3;
   private static final int WEEK = 7;
+
+  private static final int SMELL_BEFORE_DAYS = 28;
+  private static final int SMELL_EVERY_DAYS = 14;
 
   private static final Duration SHAKE_SEVERAL = Duration.ofHours(5);
   private static final Duration WEIGH_ON_HEAT = Duration.ofHours(1);
@@ -54,13 +59,53 @@ public final class Round {
     return switch (state.status()) {
       case RESTING -> resting(Objects.requireNonNull(state.rest()));
       case INFUSING -> infusing(state);
-      case STRAINED -> List.of(now(Kind.BOTTLE, state.unbottledMl()));
+      case STRAINED -> strained(state);
       case BOTTLED ->
           state.bottles().stream().allMatch(b -> b.capped() || b.goneAt() != null)
               ? List.of()
               : List.of(now(Kind.CAP, 0));
       case FINISHED, THROWN_OUT -> List.of();
     };
+  }
+
+  /** What was set aside to settle is let stand until the next day. */
+  private List<Task> strained(BatchState state) {
+    Instant at = Objects.requireNonNull(state.strainedAt());
+    boolean settles = Objects.requireNonNull(state.strained()).how().settles();
+    if (settles && !Boolean.TRUE.equals(state.remains().settled())) {
+      LocalDate due = date(at).plusDays(1);
+      return today.isBefore(due)
+          ? List.of()
+          : List.of(new Task(Kind.DECANT, due, due.plusDays(1), 0));
+    }
+    return List.of(now(Kind.BOTTLE, new BatchReckoning(catalogue, state).unbottledMl()));
+  }
+
+  /**
+   * What wants doing for a bottle.
+   *
+   * @param bestBefore its date
+   * @param smellFrom an earlier day from which to smell at it, by what others like it did; may be
+   *     null
+   */
+  public Optional<Task> bottle(
+      BottleState bottle, LocalDate bestBefore, @Nullable LocalDate smellFrom) {
+    if (bottle.goneAt() != null) {
+      return Optional.empty();
+    }
+    if (bottle.spoiled()) {
+      return Optional.of(now(Kind.THROW_OUT, 0));
+    }
+    if (today.isAfter(bestBefore)) {
+      return Optional.of(new Task(Kind.PAST_DATE, bestBefore, bestBefore, 0));
+    }
+    LocalDate near = bestBefore.minusDays(SMELL_BEFORE_DAYS);
+    LocalDate from = smellFrom != null && smellFrom.isBefore(near) ? smellFrom : near;
+    BottleState.Check last = bottle.checked();
+    LocalDate due = last == null ? from : date(last.at()).plusDays(SMELL_EVERY_DAYS);
+    return today.isBefore(from) || today.isBefore(due)
+        ? Optional.empty()
+        : Optional.of(new Task(Kind.SMELL, due.isBefore(from) ? from : due, null, 0));
   }
 
   private List<Task> resting(BatchState.Rest rest) {

@@ -27,6 +27,8 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     OFF_HEAT,
     /** Bottles stand open to cool: cap them. */
     CAP,
+    /** It has settled overnight: pour it off what has sunk. */
+    DECANT,
     /** Strained oil stands in the open: bottle it. */
     BOTTLE,
     /** It has rested in spirit: pour the oil. */
@@ -37,6 +39,10 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     STRAIN,
     /** It is to be drawn warm and is not on the heat yet. */
     PUT_ON_HEAT,
+    /** A bottle is past its date. */
+    PAST_DATE,
+    /** A bottle nears its date, or the age at which others like it turned: smell at it. */
+    SMELL,
     /** Water or spirit is to leave it: weigh vessel and all. */
     WEIGH,
     /** A load that dries may be dry: bend its stems. */

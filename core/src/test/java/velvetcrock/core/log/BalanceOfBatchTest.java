@@ -44,7 +44,7 @@ class BalanceOfBatchTest {
     charge(herbG, oilMl, HerbState.DRIED);
     happens(900, new Event.Strained(outMl, "", Expression.SQUEEZE, new Range(1, 2)));
     happens(901, new Event.Decanted(Event.Leaving.SEDIMENT, sedimentG, ""));
-    double marcG = herbG + (oilMl - outMl) * DENSITY - sedimentG;
+    double marcG = herbG + (oilMl - outMl) * DENSITY;
     happens(902, new Event.MarcWeighed(marcG, ""));
 
     Balance balance = balance();
@@ -83,7 +83,22 @@ class BalanceOfBatchTest {
     BatchState.Remains remains = BatchLog.fold(entries).remains();
     assertThat(remains.waterG()).isEqualTo(7);
     assertThat(remains.filmG()).isEqualTo(6);
-    assertThat(balance().outG()).isCloseTo(320 * DENSITY + 13, within(1e-6));
+    assertThat(balance().outG()).isCloseTo(320 * DENSITY - 7 * DENSITY + 13, within(1e-6));
+  }
+
+  @Test
+  void whatIsLeftBehindComesOutOfTheOilThatWasMeasuredUnlessTheClearOilIsMeasuredAgain() {
+    charge(50, 400, HerbState.DRIED);
+    happens(900, new Event.Strained(320, "", Expression.SQUEEZE, new Range(1, 2)));
+    happens(924, new Event.Decanted(Event.Leaving.SEDIMENT, 9.13, "9.13 g"));
+    BatchReckoning reckoning = new BatchReckoning(CATALOGUE, BatchLog.fold(entries));
+    assertThat(reckoning.clearMl()).isCloseTo(310, within(1e-9));
+    assertThat(reckoning.unbottledMl()).isCloseTo(310, within(1e-9));
+    assertThat(balance().outG()).isCloseTo(320 * DENSITY, within(1e-9));
+
+    happens(925, new Event.Decanted(Event.Leaving.SEDIMENT, 1, "1 g", 305.0));
+    assertThat(new BatchReckoning(CATALOGUE, BatchLog.fold(entries)).clearMl()).isEqualTo(305);
+    assertThat(BatchLog.fold(entries).remains().settled()).isTrue();
   }
 
   @Test

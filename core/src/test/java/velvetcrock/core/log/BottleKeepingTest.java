@@ -1,0 +1,265 @@
+package velvetcrock.core.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
+import velvetcrock.core.colour.Rgb;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.keeping.Keeping;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Store.Antioxidant;
+import velvetcrock.core.keeping.Store.Fill;
+import velvetcrock.core.keeping.Store.Glass;
+import velvetcrock.core.keeping.Store.Place;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.plan.Round;
+import velvetcrock.core.plan.Task;
+import velvetcrock.core.plan.Task.Kind;
+import velvetcrock.core.yield.Expression;
+
+/** A bottle's legs: moved, opened, half used, smelled at. */
+class BottleKeepingTest {
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
+  private static final LocalDate CHARGED = LocalDate.of(2026, 3, 2);
+  private static final LocalDate STRAINED = CHARGED.plusDays(35);
+
+  private final List<Entry> entries = new ArrayList<>();
+
+  @BeforeEach
+  void strainedAndBottled() {
+    happens(
+        CHARGED,
+        new Event.Charged(
+            Method.COLD,
+            List.of(
+                new Event.HerbIn(
+                    "yarrow",
+                    Part.FLOWER,
+                    Cut.CUT,
+                    HerbState.DRIED,
+                    Range.exactly(40),
+                    0.10,
+                    "40 g")),
+            List.of(new Event.OilIn("rapeseed", 1, CHARGED.plusMonths(7), null, null)),
+            Range.exactly(400),
+            "400 ml",
+            new Event.JarIn("Jar", 600, 80),
+            12,
+            Use.SKIN,
+            new Event.Stand("place", "Dark cupboard", Light.DARK),
+            CHARGED,
+            0,
+            false,
+            true));
+    happens(STRAINED, strained(false));
+  }
+
+  private static Event.Strained strained(boolean settles) {
+    return new Event.Strained(
+        320,
+        "320 ml",
+        Expression.SQUEEZE,
+        new Range(300, 340),
+        new Event.Straining(true, true, settles));
+  }
+
+  private void bottled(Place place, Glass glass) {
+    happens(
+        STRAINED,
+        new Event.Bottled(
+            List.of(new Event.BottleIn("A", 200, 200, place, glass, Antioxidant.NONE, true))));
+  }
+
+  private void happens(LocalDate day, Event event) {
+    Instant at = day.atTime(9, entries.size()).atZone(OSLO).toInstant();
+    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, at, event, null));
+  }
+
+  private BottleState bottle() {
+    return BatchLog.fold(entries).bottle("A").orElseThrow();
+  }
+
+  private Keeping keeping() {
+    BatchState state = BatchLog.fold(entries);
+    return new BatchReckoning(CATALOGUE, state).keeping(bottle(), OSLO, Series.none()).early();
+  }
+
+  private static BottleEvent.Stood stood(
+      Place place, Glass glass, double sizeMl, Antioxidant with) {
+    return new BottleEvent.Stood("A", place, glass, sizeMl, with);
+  }
+
+  @Test
+  void everyMoveBeginsALegAndTheSumDecides() {
+    bottled(Place.WARM, Glass.CLEAR);
+    LocalDate before = keeping().bestBefore();
+    happens(STRAINED.plusDays(20), stood(Place.FRIDGE, Glass.AMBER, 200, Antioxidant.NONE));
+    happens(STRAINED.plusDays(50), stood(Place.COOL, Glass.AMBER, 200, Antioxidant.NONE));
+
+    Keeping keeping = keeping();
+    assertThat(keeping.bestBefore()).isAfter(before);
+    assertThat(keeping.legs()).extracting(Keeping.Leg::name).hasSize(4);
+    assertThat(keeping.legs().get(1).name()).isEqualTo("on a warm shelf, in clear glass");
+    assertThat(keeping.legs().get(1).days()).isEqualTo(20);
+    assertThat(keeping.legs().get(2).days()).isEqualTo(30);
+    double spent = keeping.legs().stream().limit(3).mapToDouble(Keeping.Leg::spentDays).sum();
+    assertThat(spent)
+        .isCloseTo(keeping.spentDays() + legs(keeping, 1) + legs(keeping, 2), within(1e-9));
+  }
+
+  private static double legs(Keeping keeping, int index) {
+    Keeping.Leg leg = keeping.legs().get(index);
+    return leg.days() * leg.rate();
+  }
+
+  @Test
+  void openingNamesALegAndHalfEmptyCostsKeeping() {
+    bottled(Place.ROOM, Glass.AMBER);
+    LocalDate shut = keeping().bestBefore();
+    happens(STRAINED.plusDays(10), new BottleEvent.Opened("A"));
+    assertThat(bottle().openedAt()).isNotNull();
+    assertThat(keeping().bestBefore()).isEqualTo(shut);
+    assertThat(keeping().legs()).hasSize(3);
+
+    happens(STRAINED.plusDays(12), new Event.Drawn("A", 120, "120 ml", "balm"));
+    assertThat(bottle().store().fill()).isEqualTo(Fill.HALF);
+    assertThat(keeping().bestBefore()).isBefore(shut);
+    assertThat(keeping().legs().get(2).name()).isEqualTo("in the room, opened");
+  }
+
+  @Test
+  void aSmallerBottleIsFullAgain() {
+    bottled(Place.ROOM, Glass.AMBER);
+    happens(STRAINED.plusDays(10), new Event.Drawn("A", 120, "120 ml", ""));
+    LocalDate half = keeping().bestBefore();
+    happens(STRAINED.plusDays(11), stood(Place.ROOM, Glass.AMBER, 100, Antioxidant.VITAMIN_E));
+    assertThat(bottle().store())
+        .isEqualTo(new Store(Place.ROOM, Glass.AMBER, Fill.FULL, Antioxidant.VITAMIN_E));
+    assertThat(bottle().sizeMl()).isEqualTo(100);
+    assertThat(keeping().bestBefore()).isAfter(half);
+    assertThatThrownBy(
+            () -> {
+              happens(STRAINED.plusDays(12), stood(Place.ROOM, Glass.AMBER, 50, Antioxidant.NONE));
+              bottle();
+            })
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("80 ml");
+  }
+
+  @Test
+  void aFirstDrawOpensItAndStandingAsBeforeIsNoNewLeg() {
+    bottled(Place.COOL, Glass.AMBER);
+    happens(STRAINED.plusDays(3), stood(Place.COOL, Glass.AMBER, 200, Antioxidant.NONE));
+    assertThat(bottle().stays()).hasSize(1);
+    happens(STRAINED.plusDays(4), new Event.Drawn("A", 10, "10 ml", ""));
+    happens(STRAINED.plusDays(5), new BottleEvent.Opened("A"));
+    assertThat(bottle().stays()).hasSize(2);
+  }
+
+  @Test
+  void statesWrittenBeforeThereWereStaysTellTheSameLegs() {
+    Event.BottleIn in =
+        new Event.BottleIn("A", 200, 200, Place.COOL, Glass.AMBER, Antioxidant.NONE, true);
+    Instant filled = STRAINED.atStartOfDay(OSLO).toInstant();
+    Instant half = STRAINED.plusDays(9).atStartOfDay(OSLO).toInstant();
+    BottleState old =
+        new BottleState(in, 80, true, filled, half, null, null, null, nothing(), null);
+    assertThat(old.stays()).hasSize(2);
+    assertThat(old.store().fill()).isEqualTo(Fill.HALF);
+    assertThat(old.sizeMl()).isEqualTo(200);
+  }
+
+  @SuppressWarnings("NullAway")
+  private static <T> T nothing() {
+    return null;
+  }
+
+  @Test
+  void aBottleIsSmelledAtNearItsDateAndEveryFortnightThen() {
+    bottled(Place.COOL, Glass.AMBER);
+    LocalDate date = keeping().bestBefore();
+    assertThat(task(date.minusDays(40), null)).isNull();
+    assertThat(task(date.minusDays(28), null)).isEqualTo(Kind.SMELL);
+    assertThat(task(date.minusDays(40), date.minusDays(60))).isEqualTo(Kind.SMELL);
+    happens(date.minusDays(28), new BottleEvent.Checked("A", Event.OffSmell.NONE, false, false));
+    assertThat(task(date.minusDays(20), null)).isNull();
+    assertThat(task(date.minusDays(14), null)).isEqualTo(Kind.SMELL);
+    assertThat(task(date.plusDays(1), null)).isEqualTo(Kind.PAST_DATE);
+    happens(date.minusDays(13), new BottleEvent.Checked("A", Event.OffSmell.RANCID, false, false));
+    assertThat(bottle().spoiled()).isTrue();
+    assertThat(task(date.minusDays(13), null)).isEqualTo(Kind.THROW_OUT);
+    happens(date.minusDays(13), new Event.BottleGone("A", Event.Reason.RANCID));
+    assertThat(task(date.plusDays(1), null)).isNull();
+  }
+
+  private @Nullable Kind task(LocalDate today, @Nullable LocalDate smellFrom) {
+    Instant noon = today.atTime(12, 0).atZone(OSLO).toInstant();
+    return new Round(CATALOGUE, OSLO, noon)
+        .bottle(bottle(), keeping().bestBefore(), smellFrom)
+        .map(Task::kind)
+        .orElse(null);
+  }
+
+  @Test
+  void whatWasSetAsideToSettleIsPouredOffTheDayAfterAndBottledThen() {
+    entries.remove(1);
+    happens(STRAINED, strained(true));
+    assertThat(round(STRAINED)).isEmpty();
+    assertThat(round(STRAINED.plusDays(1))).containsExactly(Kind.DECANT);
+    happens(STRAINED.plusDays(1), new Event.Decanted(Event.Leaving.SEDIMENT, 4, "4 g"));
+    assertThat(round(STRAINED.plusDays(1))).containsExactly(Kind.BOTTLE);
+  }
+
+  @Test
+  void orItStoodClearAndIsBottledAtOnce() {
+    entries.remove(1);
+    happens(STRAINED, strained(true));
+    happens(STRAINED.plusDays(1), new Event.StoodClear());
+    assertThat(round(STRAINED.plusDays(1))).containsExactly(Kind.BOTTLE);
+    assertThat(BatchLog.fold(entries).remains().sedimentG()).isZero();
+  }
+
+  private List<Kind> round(LocalDate today) {
+    Instant noon = today.atTime(12, 0).atZone(OSLO).toInstant();
+    return new Round(CATALOGUE, OSLO, noon)
+        .tasks(BatchLog.fold(entries)).stream().map(Task::kind).toList();
+  }
+
+  @Test
+  void coloursAreKeptInOrderAndThePlainCarrierApart() {
+    happens(CHARGED.plusDays(1), new Event.Coloured(Rgb.of("#e0c14a"), true, null));
+    happens(CHARGED.plusDays(9), new Event.Coloured(Rgb.of("#b8860b"), false, null));
+    happens(CHARGED.plusDays(4), new Event.Coloured(Rgb.of("#c9a227"), false, null));
+    BatchState.Colours colours = BatchLog.fold(entries).colours();
+    assertThat(colours.plain()).isEqualTo(Rgb.of("#e0c14a"));
+    assertThat(colours.seen())
+        .extracting(s -> s.colour().hex())
+        .containsExactly("#c9a227", "#b8860b");
+  }
+
+  @Test
+  void lookingBackSaysSomething() {
+    assertThatThrownBy(() -> new Event.LookedBack(" ", "")).hasMessageContaining("well");
+    happens(STRAINED, new Event.LookedBack("", "cut it finer"));
+    assertThat(BatchLog.fold(entries).entries()).isEqualTo(3);
+  }
+}
