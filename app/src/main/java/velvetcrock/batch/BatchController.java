@@ -20,7 +20,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.plan.Round;
@@ -43,6 +45,7 @@ class BatchController {
   private final Cautions cautions;
   private final Drawer drawer;
   private final Experience experience;
+  private final HeatWatch watch;
   private final Clock clock;
 
   BatchController(
@@ -52,6 +55,7 @@ class BatchController {
       Cautions cautions,
       Drawer drawer,
       Experience experience,
+      HeatWatch watch,
       Clock clock) {
     this.batches = batches;
     this.households = households;
@@ -59,6 +63,7 @@ class BatchController {
     this.cautions = cautions;
     this.drawer = drawer;
     this.experience = experience;
+    this.watch = watch;
     this.clock = clock;
   }
 
@@ -120,6 +125,17 @@ class BatchController {
     BatchRecord batch = batches.find(code);
     List<LoggedEntry> log = batches.log(batch);
     Round round = new Round(catalogues.current(), house.zone(), clock.instant());
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
+    ColourStory story = ColourView.story(batch.state(), catalogues.current());
+    Instant now = clock.instant();
+    ReadyView ready =
+        batch.state().status() == BatchState.Status.INFUSING
+            ? ReadyView.of(
+                new ReadyView.Known(
+                    batch.state(), reckoning, watch.heat(batch, now), story, now, fmt))
+            : null;
+    model.addAttribute("ready", ready);
+    model.addAttribute("colour", ColourView.of(story, fmt));
     BatchView view =
         BatchView.of(
             batch,
@@ -128,7 +144,7 @@ class BatchController {
             catalogues.current(),
             cautions,
             fmt,
-            NextStep.of(batch, round.tasks(batch.state()), fmt),
+            NextStep.of(batch, round.tasks(batch.state()), reckoning.unbottledMl(), fmt),
             clock.instant(),
             lots(batch.state().charge(), fmt),
             experience.own());

@@ -26,6 +26,7 @@ import velvetcrock.web.Formats;
  * @param next the next action: what to do, where that is done
  * @param worries what was seen that calls for a caution
  * @param thread the log, newest first
+ * @param settling whether it stands overnight to be poured off what settles
  * @param rest how the rest in spirit goes; null where there is none
  * @param leaving how far water or spirit has left; null where none has to
  * @param balance where every gram went; null before it is strained
@@ -42,6 +43,7 @@ record BatchView(
     int older,
     boolean infusing,
     boolean strained,
+    boolean settling,
     @Nullable RestView rest,
     @Nullable LeavingView leaving,
     @Nullable BalanceView balance) {
@@ -64,13 +66,18 @@ record BatchView(
     }
   }
 
-  /** A line of the thread. */
+  /**
+   * A line of the thread.
+   *
+   * @param swatch the colour that it is about; null where it is about none
+   */
   record Line(
       UUID id,
       String when,
       String by,
       String title,
       String detail,
+      @Nullable String swatch,
       List<Caution> worries,
       boolean replaced,
       boolean canUndo) {}
@@ -106,6 +113,9 @@ record BatchView(
         Math.max(0, log.size() - most),
         state.status() == Status.INFUSING,
         state.strained() != null,
+        state.strained() != null
+            && state.strained().how().settles()
+            && !Boolean.TRUE.equals(state.remains().settled()),
         RestView.of(state, fmt, now),
         state.strained() != null || state.status() == Status.THROWN_OUT
             ? null
@@ -194,6 +204,7 @@ record BatchView(
               logged.by(),
               struck ? "Taken back" : words.title(event),
               struck ? takenBack(logged, log, words) : words.detail(event),
+              event instanceof Event.Coloured seen ? seen.colour().hex() : null,
               logged.replaced() ? List.of() : cautions.of(EntryWords.worries(event)),
               logged.replaced(),
               !logged.replaced() && !struck && !(event instanceof Event.Charged)));

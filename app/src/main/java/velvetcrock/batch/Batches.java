@@ -8,11 +8,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -24,11 +22,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
-import velvetcrock.core.heat.Series;
 import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleEvent;
 import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Event;
@@ -53,7 +51,7 @@ public class Batches {
 
   private final BatchRepository batches;
   private final LogEntryRepository log;
-  private final BottleRepository bottles;
+  private final BottleBook book;
   private final ReadingStore readings;
   private final Experience experience;
   private final Households households;
@@ -68,7 +66,7 @@ public class Batches {
   Batches(
       BatchRepository batches,
       LogEntryRepository log,
-      BottleRepository bottles,
+      BottleBook book,
       ReadingStore readings,
       Experience experience,
       Households households,
@@ -81,7 +79,7 @@ public class Batches {
       Clock clock) {
     this.batches = batches;
     this.log = log;
-    this.bottles = bottles;
+    this.book = book;
     this.readings = readings;
     this.experience = experience;
     this.households = households;
@@ -211,7 +209,8 @@ public class Batches {
       lots.giveBack(replaces, state);
     }
     if (state.strained() != null) {
-      keepBottles(batch, state);
+      book.keep(
+          batch.id(), state, replaces == null ? why(event, state) : "a correction in the log");
     }
     boolean straining = event instanceof Event.Strained || event instanceof Event.ToppedUp;
     if (straining || replaces != null && was.strained() != null) {
@@ -286,22 +285,6 @@ public class Batches {
         .toList();
   }
 
-  /** The bottles that are not gone, those to be used first in front. */
-  @Transactional(readOnly = true)
-  public List<BottleRecord> bottles() {
-    return bottles.standing().stream()
-        .map(
-            row -> {
-              BatchRecord batch = record(row.batch());
-              return new BottleRecord(
-                  batch,
-                  batch.state().bottle(row.bottle().letter()).orElseThrow(),
-                  row.bottle().bestBefore(),
-                  row.bottle().bestBeforeLate());
-            })
-        .toList();
-  }
-
   /**
    * Until when a bottle is good, with its reckoning.
    *
@@ -323,7 +306,7 @@ public class Batches {
   /** Reckons a batch's bottles anew, after readings of its infusing came in. */
   void keepBottles(String code) {
     Batch row = batches.lock(code).orElseThrow();
-    keepBottles(row, kinds.state(row.state()));
+    book.keep(row.id(), kinds.state(row.state()), "readings of its infusing came in");
   }
 
   private void check(Entry entry, BatchState was, List<Entry> entries) {
@@ -372,24 +355,24 @@ public class Batches {
         row.id(), code, row.number(), true, row.writtenBy(), row.writtenAt(), List.of());
   }
 
-  /** Brings the bottles kept for reading in line with the state. */
-  private void keepBottles(Batch batch, BatchState state) {
-    ZoneId zone = households.current().zone();
-    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
-    Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batch.id());
-    Map<String, Bottle> rows = new HashMap<>();
-    bottles.findByBatchId(batch.id()).forEach(b -> rows.put(b.letter(), b));
-    for (BottleState bottle : state.bottles()) {
-      KeepingRange keeping = reckoning.keeping(bottle, zone, read);
-      Bottle row = rows.remove(bottle.letter());
-      if (row == null) {
-        LocalDate filledOn = bottle.filledAt().atZone(zone).toLocalDate();
-        entities.persist(new Bottle(batch.id(), bottle, filledOn, keeping));
-      } else {
-        row.become(bottle, keeping);
-      }
+  /** What about an event may move a bottle's date. */
+  private static String why(Event event, BatchState state) {
+    if (event instanceof Event.Drawn e) {
+      return "drawn from: " + state.bottle(e.bottle()).orElseThrow().store().words();
+    } else if (event instanceof BottleEvent.Stood e) {
+      return "stands " + state.bottle(e.bottle()).orElseThrow().store().words() + antioxidant(e);
+    } else if (event instanceof BottleEvent.Opened) {
+      return "opened";
     }
-    bottles.deleteAll(rows.values());
+    return "more is known of its batch";
+  }
+
+  private static String antioxidant(BottleEvent.Stood event) {
+    return switch (event.antioxidant()) {
+      case NONE -> "";
+      case VITAMIN_E -> ", with vitamin E";
+      case ROSEMARY -> ", with rosemary extract";
+    };
   }
 
   private Instant chargedAt(LocalDate day, Household household) {

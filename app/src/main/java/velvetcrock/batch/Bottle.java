@@ -2,9 +2,12 @@ package velvetcrock.batch;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BottleState;
 
@@ -15,27 +18,34 @@ class Bottle {
   @TenantId private UUID householdId;
   private UUID batchId;
   private String letter;
+  private String herbKey;
+  private String carrierKey;
   private double sizeMl;
   private double leftMl;
   private String place;
   private String glass;
+  private LocalDate strainedOn;
   private LocalDate filledOn;
   private LocalDate bestBefore;
   private LocalDate bestBeforeLate;
   private String decidedBy;
   private boolean capped;
+  private boolean spoiled;
   private boolean gone;
+  private @Nullable LocalDate goneOn;
+  private @Nullable String goneBecause;
 
   /** For Hibernate. */
   protected Bottle() {}
 
-  Bottle(UUID batchId, BottleState bottle, LocalDate filledOn, KeepingRange keeping) {
+  /** What it holds and since when. */
+  record Origin(UUID batchId, String herbKey, String carrierKey, LocalDate strainedOn) {}
+
+  Bottle(Origin origin, BottleState bottle, ZoneId zone, KeepingRange keeping) {
     this.id = UUID.randomUUID();
-    this.batchId = batchId;
+    this.batchId = origin.batchId();
     this.letter = bottle.letter();
-    this.sizeMl = bottle.filled().sizeMl();
-    this.filledOn = filledOn;
-    become(bottle, keeping);
+    become(origin, bottle, zone, keeping);
   }
 
   UUID batchId() {
@@ -54,14 +64,26 @@ class Bottle {
     return bestBeforeLate;
   }
 
-  void become(BottleState bottle, KeepingRange keeping) {
+  void become(Origin origin, BottleState bottle, ZoneId zone, KeepingRange keeping) {
+    herbKey = origin.herbKey();
+    carrierKey = origin.carrierKey();
+    strainedOn = origin.strainedOn();
+    filledOn = date(bottle.filledAt(), zone);
+    sizeMl = bottle.sizeMl();
     leftMl = bottle.leftMl();
-    place = bottle.filled().place().name();
-    glass = bottle.filled().glass().name();
+    place = bottle.store().place().name();
+    glass = bottle.store().glass().name();
     bestBefore = keeping.early().bestBefore();
     bestBeforeLate = keeping.late().bestBefore();
     decidedBy = keeping.early().decidedBy().name();
     capped = bottle.capped();
+    spoiled = bottle.spoiled();
     gone = bottle.goneAt() != null;
+    goneOn = bottle.goneAt() == null ? null : date(bottle.goneAt(), zone);
+    goneBecause = bottle.goneBecause() == null ? null : bottle.goneBecause().name();
+  }
+
+  private static LocalDate date(Instant at, ZoneId zone) {
+    return at.atZone(zone).toLocalDate();
   }
 }

@@ -1,7 +1,11 @@
 package velvetcrock.batch;
 
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -13,6 +17,30 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
 
   @Query(
       "select new velvetcrock.batch.BottleRepository$WithBatch(b, x) from Bottle b join Batch x on x.id = b.batchId"
-          + " where not b.gone order by b.bestBefore, x.code, b.letter")
-  List<WithBatch> standing();
+          + " where not b.gone and (:herb is null or b.herbKey = :herb)"
+          + " and (:carrier is null or b.carrierKey = :carrier)"
+          + " order by b.bestBefore, x.code, b.letter")
+  List<WithBatch> standing(@Nullable String herb, @Nullable String carrier, Limit most);
+
+  @Query(
+      "select new velvetcrock.batch.BottleRepository$WithBatch(b, x) from Bottle b join Batch x on x.id = b.batchId"
+          + " where not b.gone and (b.bestBefore <= :until or b.spoiled or not b.capped"
+          + " or concat(b.carrierKey, ' ', b.place) in :turning)"
+          + " order by b.bestBefore, x.code, b.letter")
+  List<WithBatch> wanting(LocalDate until, Collection<String> turning, Limit most);
+
+  @Query(
+      "select new velvetcrock.batch.StandingBottle(x.code, b.letter, b.herbKey, b.carrierKey, b.leftMl, b.bestBefore)"
+          + " from Bottle b join Batch x on x.id = b.batchId where not b.gone"
+          + " order by b.bestBefore, x.code, b.letter")
+  List<StandingBottle> light();
+
+  /** A bottle that came to its end. */
+  record Ended(
+      String carrierKey, String place, String because, LocalDate strainedOn, LocalDate goneOn) {}
+
+  @Query(
+      "select new velvetcrock.batch.BottleRepository$Ended(b.carrierKey, b.place, b.goneBecause, b.strainedOn, b.goneOn)"
+          + " from Bottle b where b.goneBecause in ('USED_UP', 'RANCID', 'MUSTY', 'CLOUDY', 'FIZZ')")
+  List<Ended> ended();
 }

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.log.BottleEvent;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.log.Observations;
 import velvetcrock.core.materia.Catalogue;
@@ -72,6 +74,14 @@ final class EntryWords {
             case FILM -> "Film weighed: ";
           }
           + fmt.g(e.massG());
+    } else if (event instanceof Event.StoodClear) {
+      return "Stood clear overnight";
+    } else if (event instanceof Event.Coloured e) {
+      return e.plain() ? "Colour of the plain oil noted" : "Colour noted";
+    } else if (event instanceof Event.LookedBack) {
+      return "Looked back";
+    } else if (event instanceof BottleEvent e) {
+      return bottle(e);
     } else if (event instanceof Event.Bottled e) {
       return "Bottled into "
           + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");
@@ -109,10 +119,25 @@ final class EntryWords {
       return e.grossG() == null ? "" : fmt.gram(e.grossG()) + " with its vessel";
     } else if (event instanceof Event.Strained e) {
       return name(e.expression())
+          + (e.how().secondPass() ? ", twice" : "")
+          + (e.how().fineFilter() ? ", through a fine filter" : "")
+          + (e.how().settles() ? ", set aside to settle" : "")
           + "; "
           + fmt.ml(e.predictedMl())
           + " was expected"
           + typed(e.text());
+    } else if (event instanceof Event.Decanted e) {
+      return e.clearMl() == null ? "" : fmt.ml(e.clearMl()) + " of clear oil";
+    } else if (event instanceof Event.Coloured e) {
+      return (e.photo() == null ? "by eye, " : "from a picture, ") + e.colour().hex();
+    } else if (event instanceof Event.LookedBack e) {
+      return Stream.of(
+              e.well().isBlank() ? "" : "Went well: " + e.well(),
+              e.nextTime().isBlank() ? "" : "Next time: " + e.nextTime())
+          .filter(s -> !s.isEmpty())
+          .collect(Collectors.joining(". "));
+    } else if (event instanceof BottleEvent.Stood e) {
+      return stood(e);
     } else if (event instanceof Event.Bottled e) {
       return e.bottles().stream()
           .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
@@ -123,6 +148,47 @@ final class EntryWords {
       return e.text();
     }
     return "";
+  }
+
+  private String bottle(BottleEvent event) {
+    if (event instanceof BottleEvent.Opened) {
+      return "Opened bottle " + event.bottle();
+    } else if (event instanceof BottleEvent.Checked e) {
+      return "Bottle " + e.bottle() + " smelled at: " + found(e);
+    }
+    return "Bottle " + event.bottle() + " stands otherwise";
+  }
+
+  private String stood(BottleEvent.Stood e) {
+    return switch (e.place()) {
+          case FRIDGE -> "in the fridge";
+          case COOL -> "in a cool cupboard";
+          case ROOM -> "in the room";
+          case WARM -> "on a warm shelf";
+        }
+        + ", "
+        + name(e.glass())
+        + " glass of "
+        + fmt.ml(e.sizeMl())
+        + switch (e.antioxidant()) {
+          case NONE -> "";
+          case VITAMIN_E -> ", with vitamin E";
+          case ROSEMARY -> ", with rosemary extract";
+        };
+  }
+
+  private static String found(BottleEvent.Checked e) {
+    List<String> bad = new ArrayList<>();
+    if (e.off() != Event.OffSmell.NONE) {
+      bad.add(name(e.off()));
+    }
+    if (e.cloudy()) {
+      bad.add("cloudy");
+    }
+    if (e.fizzing()) {
+      bad.add("fizzing");
+    }
+    return bad.isEmpty() ? "good" : String.join(", ", bad);
   }
 
   /** Codes of the cautions that this very entry calls for. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.Levels;
+import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
@@ -209,10 +210,18 @@ public record JarView(
             floats,
             !strained && !vents,
             round,
-            JarDrawing.mix(carrier.tint(), herb.tint(), 0.9 * drawn),
+            oilColour(state, carrier, herb, drawn),
             herb.fleck(),
             words),
         pxPerMm);
+  }
+
+  /** The colour last seen; where nobody looked, between the plain oil's and the herb's. */
+  private static String oilColour(BatchState state, Carrier carrier, Herb herb, double drawn) {
+    List<ColourStory.Seen> seen = state.colours().seen();
+    return seen.isEmpty()
+        ? JarDrawing.mix(carrier.tint(), herb.tint(), 0.9 * drawn)
+        : seen.get(seen.size() - 1).colour().hex();
   }
 
   private static String name(Jar.Shape shape) {

@@ -47,6 +47,8 @@ record LogForm(
     @Nullable String gross,
     @Nullable String jar,
     @Nullable String what,
+    @Nullable String well,
+    @Nullable String next,
     @Nullable String key) {
 
   private static final int LONGEST_NOTE = 2000;
@@ -54,7 +56,7 @@ record LogForm(
   static LogForm empty() {
     return new LogForm(
         null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null, null);
+        null, null, null, null, null, null);
   }
 
   /**
@@ -97,7 +99,12 @@ record LogForm(
       case "marc-weighed" -> new Event.MarcWeighed(grossG(kitchen), Typed.text(gross));
       case "decanted" ->
           new Event.Decanted(
-              Typed.named(Event.Leaving.class, what, "what"), grossG(kitchen), Typed.text(gross));
+              Typed.named(Event.Leaving.class, what, "what"),
+              grossG(kitchen),
+              Typed.text(gross),
+              Typed.text(amount).isEmpty() ? null : amount(kitchen, carriers));
+      case "stood-clear" -> new Event.StoodClear();
+      case "looked-back" -> new Event.LookedBack(words(well, "well"), words(next, "next"));
       case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(Typed.text(jar))));
       case "moved" -> new Event.Moved(stand.apply(Typed.text(place)));
       case "note" -> new Event.Noted(note());
@@ -176,6 +183,14 @@ record LogForm(
         measure == null || measure.isWeight(), "gross", "Give a weight, such as 1240 g.");
     problems.refuseIfAny();
     return measure.amount().middle();
+  }
+
+  private static String words(@Nullable String typed, String field) {
+    String words = Typed.text(typed);
+    if (words.length() > LONGEST_NOTE) {
+      throw new Refused(field, "At most " + LONGEST_NOTE + " letters.");
+    }
+    return words;
   }
 
   private String note() {

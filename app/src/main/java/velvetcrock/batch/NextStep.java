@@ -12,11 +12,11 @@ import velvetcrock.web.Formats;
 final class NextStep {
   private NextStep() {}
 
-  static Next of(BatchRecord batch, List<Task> tasks, Formats fmt) {
+  static Next of(BatchRecord batch, List<Task> tasks, double unbottledMl, Formats fmt) {
     String page = "/batches/" + batch.code();
     BatchState state = batch.state();
     if (tasks.isEmpty()) {
-      return idle(state, page, fmt);
+      return idle(state, page, unbottledMl, fmt);
     }
     Task task = tasks.get(0);
     return switch (task.kind()) {
@@ -34,6 +34,9 @@ final class NextStep {
               null);
       case TURN -> new Next("Turned upside down", "It floats.", null, "turned");
       case CAP -> new Next("Capped when cold", "Warm oil under a cap draws water.", null, "capped");
+      case DECANT ->
+          new Next(
+              "Pour it off what has settled", "It has stood overnight.", page + "#balance", null);
       case BOTTLE ->
           new Next(
               "Bottle it",
@@ -75,8 +78,8 @@ final class NextStep {
               "Vessel and all: what it loses is water or spirit.",
               page + "#weigh",
               null);
-      case SNAP, PUT_AWAY ->
-          throw new IllegalArgumentException("A load's task, not a jar's: " + task.kind());
+      case SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+          throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           new Next(
               "Strain",
@@ -94,7 +97,7 @@ final class NextStep {
     };
   }
 
-  private static Next idle(BatchState state, String page, Formats fmt) {
+  private static Next idle(BatchState state, String page, double unbottledMl, Formats fmt) {
     return switch (state.status()) {
       case RESTING ->
           new Next(
@@ -108,12 +111,13 @@ final class NextStep {
               "It may be strained from " + fmt.date(state.earliest()) + ".",
               null,
               null);
-      case STRAINED -> new Next("Bottle it", "", page + "/bottle", null);
+      case STRAINED ->
+          new Next("Let it settle", "Covered, until tomorrow. Then pour it off.", null, null);
       case BOTTLED ->
-          state.unbottledMl() >= 5
+          unbottledMl >= 5
               ? new Next(
                   "Bottle the rest",
-                  fmt.ml(state.unbottledMl()) + " is in no bottle yet.",
+                  fmt.ml(unbottledMl) + " is in no bottle yet.",
                   page + "/bottle",
                   null)
               : new Next("Look at its bottles", "", "/cellar", null);

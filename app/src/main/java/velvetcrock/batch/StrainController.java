@@ -17,10 +17,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.keeping.AntioxidantDose;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.plan.StrainStep;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
@@ -83,7 +86,9 @@ class StrainController {
       if (written.repeated()) {
         flash.addFlashAttribute("notice", "That straining is in the log already.");
       }
-      return "redirect:/batches/" + batch.code() + "/bottle";
+      return form.settles() != null
+          ? "redirect:/batches/" + batch.code()
+          : "redirect:/batches/" + batch.code() + "/bottle";
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return strainPage(batches.find(code), form, FieldErrors.of(refused), model);
@@ -144,6 +149,11 @@ class StrainController {
     model.addAttribute("early", early(batch.state(), reckoning, fmt));
     model.addAttribute("ways", ways);
     model.addAttribute(
+        "steps",
+        StrainStep.of(batch.state(), reckoning).stream()
+            .map(step -> StrainWords.of(step, reckoning, fmt))
+            .toList());
+    model.addAttribute(
         "chosen",
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
     model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
@@ -203,15 +213,45 @@ class StrainController {
     model.addAttribute("batch", batch);
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
     model.addAttribute("difference", Difference.of(batch.state(), catalogues.current(), fmt));
-    model.addAttribute("unbottled", fmt.ml(batch.state().unbottledMl()));
-    model.addAttribute("allOfIt", fmt.number(batch.state().unbottledMl(), 0) + " ml");
+    model.addAttribute(
+        "unbottled", fmt.ml(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl()));
+    model.addAttribute(
+        "allOfIt",
+        fmt.number(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl(), 0)
+            + " ml");
     model.addAttribute("fresh", form.amount() == null);
     model.addAttribute("places", Store.Place.values());
+    model.addAttribute("doses", doses(batch, fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/bottle";
+  }
+
+  /** How much antioxidant all that is not bottled yet would take. */
+  private List<String> doses(BatchRecord batch, Formats fmt) {
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
+    double oilG = reckoning.unbottledMl() * reckoning.carriers().densityAt(Carrier.ROOM_C);
+    return oilG <= 0
+        ? List.of()
+        : Arrays.stream(Store.Antioxidant.values())
+            .flatMap(a -> AntioxidantDose.of(a, oilG).stream().map(d -> dose(a, d, fmt)))
+            .toList();
+  }
+
+  private static String dose(Store.Antioxidant antioxidant, AntioxidantDose dose, Formats fmt) {
+    return (antioxidant == Store.Antioxidant.VITAMIN_E ? "Vitamin E" : "Rosemary extract")
+        + " for all of it: "
+        + fmt.gram(dose.middleG())
+        + ", about "
+        + dose.drops()
+        + (dose.drops() == 1 ? " drop" : " drops")
+        + " (helps from "
+        + fmt.gram(dose.massG().low())
+        + " to "
+        + fmt.gram(dose.massG().high())
+        + ")";
   }
 
   private static String words(Expression expression) {

@@ -6,6 +6,10 @@ import org.jspecify.annotations.Nullable;
  * A straining as typed.
  *
  * @param amount what came out, by volume or weight
+ * @param second set when the marc was driven out twice
+ * @param fine set when it went through a fine filter
+ * @param settles set when it stands overnight
+ * @param marc what the marc weighs
  * @param key names the straining
  */
 record StrainForm(
@@ -14,8 +18,12 @@ record StrainForm(
     @Nullable String happened,
     @Nullable String bestBefore,
     @Nullable String openedOn,
+    @Nullable String second,
+    @Nullable String fine,
+    @Nullable String settles,
+    @Nullable String marc,
     @Nullable String key) {
   static StrainForm empty() {
-    return new StrainForm(null, null, null, null, null, null);
+    return new StrainForm(null, null, null, null, null, null, null, null, null, null);
   }
 }

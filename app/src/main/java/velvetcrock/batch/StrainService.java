@@ -16,6 +16,8 @@ import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -62,6 +64,10 @@ class StrainService {
                 Amounts.oilMl(Typed.text(form.amount()), house.kitchen(), reckoning.carriers())
                     .middle());
     LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
+    Double marcG =
+        Typed.blank(form.marc())
+            ? null
+            : problems.attempt("marc", () -> grams(Typed.text(form.marc()), house));
     boolean dated = reckoning.carrierDatesKnown();
     LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
     LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
@@ -73,14 +79,19 @@ class StrainService {
 
     Event.Strained event =
         new Event.Strained(
-            oilMl, Typed.text(form.amount()), expression, reckoning.yield(expression).rangeMl());
-    Written written =
-        batches.append(
-            batch.code(),
-            event,
-            on == null ? null : moment(on, house),
-            null,
-            Optional.ofNullable(form.key()).orElse(""));
+            oilMl,
+            Typed.text(form.amount()),
+            expression,
+            reckoning.yield(expression).rangeMl(),
+            new Event.Straining(
+                form.second() != null, form.fine() != null, form.settles() != null));
+    Instant at = on == null ? null : moment(on, house);
+    String key = Optional.ofNullable(form.key()).orElse("");
+    Written written = batches.append(batch.code(), event, at, null, key);
+    if (marcG != null) {
+      Event marc = new Event.MarcWeighed(marcG, Typed.text(form.marc()));
+      batches.append(batch.code(), marc, at, null, key + ":marc");
+    }
     if (!dated) {
       batches.supplyOilDates(batch.code(), withDates(batch, bestBefore, opened));
     }
@@ -128,8 +139,21 @@ class StrainService {
                   () -> Amounts.oilMl(size, house.kitchen(), reckoning.carriers()).middle());
       if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
         String letter = letter(batch.state().bottles().size() + bottles.size());
-        bottles.add(
-            new Event.BottleIn(letter, ml, sizeMl, place, glass, antioxidant, form.cold() != null));
+        int at = row;
+        Store.Place stands =
+            form.placeAt(row).isEmpty()
+                ? place
+                : problems.attempt(
+                    "place", () -> Typed.named(Store.Place.class, form.placeAt(at), "place"));
+        Store.Glass in =
+            form.glassAt(row).isEmpty()
+                ? glass
+                : problems.attempt(
+                    "glass", () -> Typed.named(Store.Glass.class, form.glassAt(at), "glass"));
+        if (stands != null && in != null) {
+          bottles.add(
+              new Event.BottleIn(letter, ml, sizeMl, stands, in, antioxidant, form.cold() != null));
+        }
       }
     }
     problems.require(
@@ -143,6 +167,14 @@ class StrainService {
         null,
         null,
         Optional.ofNullable(form.key()).orElse(""));
+  }
+
+  private static double grams(String typed, Household house) {
+    Measure measure = new MeasureReader(house.kitchen()).read(typed);
+    if (!measure.isWeight()) {
+      throw new Refused("marc", "Give a weight, such as 92 g.");
+    }
+    return measure.amount().middle();
   }
 
   private static List<Event.OilIn> withDates(

@@ -1,8 +1,12 @@
 package velvetcrock.cellar;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.batch.BottleDateMove;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.caution.Caution;
@@ -10,8 +14,14 @@ import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.Keeping.Rule;
+import velvetcrock.core.keeping.OwnShelfLife;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
+import velvetcrock.core.log.BottleEvent;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.plan.Round;
 import velvetcrock.web.Formats;
 
 /**
@@ -19,6 +29,9 @@ import velvetcrock.web.Formats;
  *
  * @param legs where its keeping went and goes, as parts of a bar
  * @param gains what would lengthen it
+ * @param moves how its date moved, and why
+ * @param watch when to smell at it and what others like it did; may be empty
+ * @param checked how it was when it was last smelled at; may be empty
  */
 record BottleView(
     String code,
@@ -31,9 +44,14 @@ record BottleView(
     String why,
     String stored,
     boolean gone,
+    boolean opened,
+    boolean spoiled,
     BottleDrawing drawing,
     List<LegBar> legs,
     List<String> gains,
+    List<String> moves,
+    String watch,
+    String checked,
     List<Caution> cautions,
     Reckoning reckoning) {
 
@@ -45,27 +63,27 @@ record BottleView(
    */
   record LegBar(String name, String words, double from, double percent, int kind) {}
 
-  static BottleView of(
+  /**
+   * What is known of a bottle.
+   *
+   * @param own how others like it kept; null where none has come to its end
+   * @param smellFrom the day from which to smell at it by what those did; null where none turned
+   */
+  record Known(
       BottleRecord record,
       KeepingRange keeping,
-      Catalogue catalogue,
-      Cautions cautions,
-      Formats fmt) {
+      List<BottleDateMove> moves,
+      @Nullable OwnShelfLife own,
+      @Nullable LocalDate smellFrom) {}
+
+  static BottleView of(Known known, Catalogue catalogue, Cautions cautions, Formats fmt) {
+    BottleRecord record = known.record();
+    KeepingRange keeping = known.keeping();
     Keeping early = keeping.early();
     var charge = record.batch().state().charge();
     var herb = catalogue.herb(charge.herbs().get(0).herb());
     var filled = record.bottle().filled();
-    String stored =
-        CellarView.place(filled.place())
-            + ", "
-            + filled.glass().name().toLowerCase(Locale.ROOT)
-            + " glass"
-            + (record.bottle().halfAt() == null ? "" : ", half empty")
-            + switch (filled.antioxidant()) {
-              case NONE -> "";
-              case VITAMIN_E -> ", with vitamin E";
-              case ROSEMARY -> ", with rosemary extract";
-            };
+    BottleState state = record.bottle();
     return new BottleView(
         record.code(),
         record.batch().code(),
@@ -77,16 +95,80 @@ record BottleView(
             ? fmt.fullDate(early.bestBefore())
             : fmt.fullDate(early.bestBefore()) + " to " + fmt.fullDate(keeping.late().bestBefore()),
         why(early.decidedBy()),
-        stored,
-        record.bottle().goneAt() != null,
+        stored(state, fmt),
+        state.goneAt() != null,
+        state.openedAt() != null,
+        state.spoiled(),
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
         early.lengthen().stream()
             .limit(3)
             .map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more")
             .toList(),
+        known.moves().stream().map(m -> moved(m, fmt)).toList(),
+        watch(known, fmt),
+        checked(state, fmt),
         cautions.forKeeping(early, charge.use()),
         early.reckoning());
+  }
+
+  private static String stored(BottleState state, Formats fmt) {
+    return state.store().words()
+        + (state.store().glass() == Store.Glass.AMBER ? ", in amber glass" : "")
+        + switch (state.store().antioxidant()) {
+          case NONE -> "";
+          case VITAMIN_E -> ", with vitamin E";
+          case ROSEMARY -> ", with rosemary extract";
+        }
+        + (state.openedAt() == null ? "" : ", opened " + fmt.shortDate(fmt.date(state.openedAt())));
+  }
+
+  private static String moved(BottleDateMove move, Formats fmt) {
+    long days = ChronoUnit.DAYS.between(move.from(), move.to());
+    return fmt.date(fmt.date(move.movedAt()))
+        + ": "
+        + move.why()
+        + ". "
+        + fmt.days(Math.abs(days))
+        + (days < 0 ? " earlier" : " later")
+        + ", "
+        + fmt.date(move.from())
+        + " became "
+        + fmt.date(move.to());
+  }
+
+  /** When to smell at it, and what others like it did. */
+  private static String watch(Known known, Formats fmt) {
+    if (known.record().bottle().goneAt() != null) {
+      return "";
+    }
+    LocalDate near = known.record().bestBefore().minusDays(Round.SMELL_BEFORE_DAYS);
+    LocalDate own = known.smellFrom();
+    boolean sooner = own != null && own.isBefore(near);
+    String from = "Smell at it from " + fmt.date(sooner ? own : near) + ", every second week.";
+    return known.own() == null
+        ? from
+        : from + " Of yours in this oil and place, " + CellarView.taught(known.own(), fmt) + ".";
+  }
+
+  private static String checked(BottleState state, Formats fmt) {
+    BottleState.Check check = state.checked();
+    if (check == null) {
+      return "";
+    }
+    BottleEvent.Checked found = check.found();
+    List<String> bad = new ArrayList<>();
+    if (found.off() != Event.OffSmell.NONE) {
+      bad.add(found.off().name().toLowerCase(Locale.ROOT));
+    }
+    if (found.cloudy()) {
+      bad.add("cloudy");
+    }
+    if (found.fizzing()) {
+      bad.add("fizzing");
+    }
+    String words = bad.isEmpty() ? "good" : String.join(", ", bad);
+    return "Last smelled at " + fmt.date(fmt.date(check.at())) + ": " + words;
   }
 
   private static List<LegBar> legs(Keeping keeping, Formats fmt) {
@@ -107,7 +189,7 @@ record BottleView(
                     + fmt.number(leg.spentDays(), 0),
                 Math.round(from * 10) / 10.0,
                 Math.round(percent * 10) / 10.0,
-                Math.min(kind, 2)));
+                kind % 6));
       }
       from += percent;
       kind++;

@@ -6,32 +6,82 @@ import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.batch.StandingBottle;
+import velvetcrock.core.colour.ColourStory;
+import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.plan.Enough;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
 
 /**
- * The bottles along time.
+ * The bottles along time, and what there is by oil or herb.
  *
- * @param months the months of the line, with where each begins, in hundredths
- * @param total oil in all bottles
+ * @param bottles those to be used first, as many as a page holds
+ * @param more how many stand behind them
+ * @param months the months of the line, with where each begins, in thousandths
+ * @param total oil in all bottles that are meant
+ * @param enough what that is enough for; what is past its date does not count
+ * @param groups what there is by oil or by herb; empty along time
+ * @param taught what bottles that came to their end taught
+ * @param only what the page shows alone; null for all
  */
-record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
+record CellarView(
+    List<BottleCard> bottles,
+    long more,
+    List<Month> months,
+    String total,
+    String enough,
+    List<Group> groups,
+    List<String> taught,
+    @Nullable String only) {
+  /** How many bottles a page draws. */
+  static final int MOST = 48;
+
   private static final int SHORTEST_LINE_DAYS = 180;
   private static final int SOON_DAYS = 30;
   private static final double FULL_WIDTH = 1000;
   private static final int LANES = 4;
   private static final double LABEL_WIDTH = 64;
+  private static final int MOST_PIECES = 60;
+
+  /** By what the cellar is sorted. */
+  enum By {
+    /** Along time. */
+    TIME,
+    /** By the oil. */
+    OIL,
+    /** By the herb. */
+    HERB
+  }
 
   /** A month on the line. */
   record Month(String name, double at) {}
+
+  /**
+   * What there is of an oil or a herb.
+   *
+   * @param pieces its bottles side by side, those to be used first at the left
+   */
+  record Group(
+      String name, String link, String amount, String enough, String until, List<Piece> pieces) {}
+
+  /** A bottle as a piece of a bar, in thousandths of the largest group. */
+  record Piece(double x, double width, String mood, String title) {}
 
   /**
    * A bottle.
@@ -52,8 +102,17 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
       int lane,
       BottleDrawing drawing) {}
 
-  static CellarView of(List<BottleRecord> bottles, Catalogue catalogue, Formats fmt) {
+  /** What the cellar holds. */
+  record Contents(
+      List<BottleRecord> shown,
+      List<StandingBottle> all,
+      Map<BottleBook.Shelf, OwnShelfLife> own,
+      By by,
+      BottleBook.Which which) {}
+
+  static CellarView of(Contents contents, Catalogue catalogue, Formats fmt) {
     LocalDate today = fmt.today();
+    List<BottleRecord> bottles = contents.shown();
     LocalDate last =
         bottles.stream().map(BottleRecord::bestBefore).max(LocalDate::compareTo).orElse(today);
     double days = Math.max(SHORTEST_LINE_DAYS, ChronoUnit.DAYS.between(today, last) * 1.06);
@@ -69,8 +128,153 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
       lastInLane[lane] = at;
       cards.add(card(bottle, lane, at, catalogue, fmt));
     }
-    double total = bottles.stream().mapToDouble(b -> b.bottle().leftMl()).sum();
-    return new CellarView(cards, months(today, days), fmt.volume(total));
+    List<StandingBottle> meant = meant(contents);
+    double total = meant.stream().mapToDouble(StandingBottle::leftMl).sum();
+    return new CellarView(
+        cards,
+        meant.size() - bottles.size(),
+        months(today, days),
+        fmt.volume(total),
+        enough(meant, today),
+        groups(contents, catalogue, fmt),
+        taught(contents.own(), catalogue, fmt),
+        only(contents.which(), catalogue));
+  }
+
+  private static List<StandingBottle> meant(Contents contents) {
+    BottleBook.Which which = contents.which();
+    return contents.all().stream()
+        .filter(b -> which.herb() == null || which.herb().equals(b.herb()))
+        .filter(b -> which.carrier() == null || which.carrier().equals(b.carrier()))
+        .toList();
+  }
+
+  private static @Nullable String only(BottleBook.Which which, Catalogue catalogue) {
+    if (which.herb() != null) {
+      return catalogue.herb(which.herb()).name();
+    }
+    return which.carrier() == null ? null : catalogue.carrier(which.carrier()).name();
+  }
+
+  private static List<Group> groups(Contents contents, Catalogue catalogue, Formats fmt) {
+    if (contents.by() == By.TIME) {
+      return List.of();
+    }
+    boolean oil = contents.by() == By.OIL;
+    Map<String, List<StandingBottle>> by =
+        contents.all().stream()
+            .collect(
+                Collectors.groupingBy(
+                    oil ? StandingBottle::carrier : StandingBottle::herb,
+                    LinkedHashMap::new,
+                    Collectors.toList()));
+    double most = by.values().stream().mapToDouble(CellarView::leftMl).max().orElse(1);
+    Function<String, String> name =
+        key -> oil ? catalogue.carrier(key).name() : catalogue.herb(key).name();
+    return by.entrySet().stream()
+        .sorted(
+            Comparator.comparing(
+                (Map.Entry<String, List<StandingBottle>> e) -> -leftMl(e.getValue())))
+        .map(e -> group(name.apply(e.getKey()), e.getKey(), e.getValue(), oil, most, fmt))
+        .toList();
+  }
+
+  private static double leftMl(List<StandingBottle> bottles) {
+    return bottles.stream().mapToDouble(StandingBottle::leftMl).sum();
+  }
+
+  private static Group group(
+      String name,
+      String key,
+      List<StandingBottle> bottles,
+      boolean oil,
+      double mostMl,
+      Formats fmt) {
+    List<Piece> pieces = new ArrayList<>();
+    double x = 0;
+    int one = Math.max(1, (int) Math.ceil(bottles.size() / (double) MOST_PIECES));
+    for (int i = 0; i < bottles.size(); i += one) {
+      List<StandingBottle> piece = bottles.subList(i, Math.min(bottles.size(), i + one));
+      StandingBottle first = piece.get(0);
+      double width = FULL_WIDTH * leftMl(piece) / mostMl;
+      String title =
+          first.code() + "-" + first.letter() + ", until " + fmt.date(first.bestBefore());
+      pieces.add(
+          new Piece(
+              Math.round(x * 10) / 10.0,
+              Math.max(1, Math.round(width * 10) / 10.0 - 2),
+              mood(ChronoUnit.DAYS.between(fmt.today(), first.bestBefore())),
+              title));
+      x += width;
+    }
+    String count = bottles.size() == 1 ? "1 bottle" : bottles.size() + " bottles";
+    return new Group(
+        name,
+        "/cellar?" + (oil ? "oil=" : "herb=") + key,
+        fmt.volume(leftMl(bottles)) + " in " + count,
+        enough(bottles, fmt.today()),
+        "first until " + fmt.date(bottles.get(0).bestBefore()),
+        pieces);
+  }
+
+  /** What the oil that is within its date is enough for. */
+  private static String enough(List<StandingBottle> bottles, LocalDate today) {
+    double good =
+        bottles.stream()
+            .filter(b -> !b.bestBefore().isBefore(today))
+            .mapToDouble(StandingBottle::leftMl)
+            .sum();
+    String words =
+        Enough.of(good).stream().map(CellarView::words).collect(Collectors.joining(", or "));
+    return words.isEmpty() ? "" : "Enough for " + words;
+  }
+
+  private static String words(Enough enough) {
+    boolean one = enough.count() == 1;
+    return enough.count()
+        + switch (enough.what()) {
+          case TIN_OF_SALVE -> one ? " tin of 30 ml of salve" : " tins of 30 ml of salve";
+          case HAND_OIL -> one ? " hand oil of 50 ml" : " hand oils of 50 ml";
+          case ROLL_ON -> one ? " roll-on" : " roll-ons";
+          case MASSAGE -> one ? " massage" : " massages";
+          case GIFT_BOTTLE -> one ? " gift bottle of 100 ml" : " gift bottles of 100 ml";
+        };
+  }
+
+  private static List<String> taught(
+      Map<BottleBook.Shelf, OwnShelfLife> own, Catalogue catalogue, Formats fmt) {
+    return own.entrySet().stream()
+        .sorted(Comparator.comparing(e -> -e.getValue().turned()))
+        .map(
+            e ->
+                catalogue.carrier(e.getKey().carrier()).name()
+                    + ", "
+                    + place(e.getKey().place())
+                    + ": "
+                    + taught(e.getValue(), fmt))
+        .toList();
+  }
+
+  /** What bottles of one carrier in one place taught, in words. */
+  static String taught(OwnShelfLife life, Formats fmt) {
+    String good =
+        life.good() == 0
+            ? ""
+            : life.good()
+                + " used up while good, the oldest after "
+                + fmt.days(life.longestGoodDays());
+    if (life.turned() == 0) {
+      return good;
+    }
+    String turned =
+        life.turned()
+            + (life.turned() == 1
+                ? " turned, after " + fmt.days(life.earliestDays())
+                : " turned, the first after "
+                    + fmt.days(life.earliestDays())
+                    + ", half of them by "
+                    + fmt.days(life.medianDays()));
+    return good.isEmpty() ? turned : turned + "; " + good;
   }
 
   private static BottleCard card(
@@ -81,7 +285,7 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
         record.bestBefore().equals(record.bestBeforeLate())
             ? fmt.date(record.bestBefore())
             : fmt.dates(record.bestBefore(), record.bestBeforeLate());
-    Store.Place place = record.bottle().filled().place();
+    Store.Place place = record.bottle().store().place();
     return new BottleCard(
         record.code(),
         "/cellar/" + record.batch().code() + "/" + record.bottle().letter(),
@@ -93,11 +297,17 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
                 .toLowerCase(Locale.ROOT),
         fmt.ml(record.bottle().leftMl()) + " left",
         left < 0 ? "past " + until : "until " + until,
-        left < 0 ? fmt.days(-left) + " over" : fmt.days(left) + ", " + place(place),
-        left < 0 ? "stop" : left <= SOON_DAYS ? "care" : "resting",
+        record.bottle().spoiled()
+            ? "spoiled: throw it out"
+            : left < 0 ? fmt.days(-left) + " over" : fmt.days(left) + ", " + place(place),
+        record.bottle().spoiled() ? "stop" : mood(left),
         at,
         lane,
         drawing(record, catalogue, fmt));
+  }
+
+  private static String mood(long left) {
+    return left < 0 ? "stop" : left <= SOON_DAYS ? "care" : "resting";
   }
 
   private static double at(BottleRecord record, double days, LocalDate today) {
@@ -113,13 +323,16 @@ record CellarView(List<BottleCard> bottles, List<Month> months, String total) {
     Event.Charged charge = record.batch().state().charge();
     Herb herb = catalogue.herb(charge.herbs().get(0).herb());
     String carrier = catalogue.carrier(charge.carriers().get(0).carrier()).tint();
-    double size = record.bottle().filled().sizeMl();
+    double size = record.bottle().sizeMl();
+    List<ColourStory.Seen> seen = record.batch().state().colours().seen();
     return BottleDrawing.of(
         record.code(),
         size,
         record.bottle().leftMl(),
-        record.bottle().filled().glass() == Store.Glass.AMBER,
-        JarDrawing.mix(carrier, herb.tint(), 0.9),
+        record.bottle().store().glass() == Store.Glass.AMBER,
+        seen.isEmpty()
+            ? JarDrawing.mix(carrier, herb.tint(), 0.9)
+            : seen.get(seen.size() - 1).colour().hex(),
         "Bottle of " + fmt.ml(size) + " with " + fmt.ml(record.bottle().leftMl()) + " left");
   }
 

@@ -24,6 +24,7 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.BatchReckoning;
@@ -149,6 +150,15 @@ public class DemoHousehold implements ApplicationRunner {
     say(cottage, myrtle, 1, new Event.Smelled(Event.Scent.STRONG, Event.OffSmell.NONE));
     say(cottage, myrtle, 1, new Event.Looked(true, false, Event.Bubbles.NONE, false, true, null));
 
+    coloured(
+        cottage,
+        myrtle,
+        new Colour(33, "#d9bd4a"),
+        new Colour(26, "#c2a52f"),
+        new Colour(17, "#a98d20"),
+        new Colour(8, "#98801c"),
+        new Colour(1, "#957e1d"));
+
     String mullein = jar(cottage, "mullein-flower", Cut.CUT, 14, "hazelnut", "jar-250", DARK, 12);
     tend(cottage, mullein, 12, 2);
 
@@ -164,8 +174,18 @@ public class DemoHousehold implements ApplicationRunner {
 
     takenOn(cottage);
 
+    coloured(
+        cottage,
+        violet,
+        new Colour(54, "#d8cf7a"),
+        new Colour(40, "#a8ad48"),
+        new Colour(26, "#7f8a2e"),
+        new Colour(5, "#76822b"));
+
     String rosehip = jar(cottage, "rosehip-shell", Cut.CUT, 70, "jojoba", "jar-500", WINDOW, 21);
     tend(cottage, rosehip, 21, 1);
+
+    coloured(cottage, rosehip, new Colour(14, "#e2b45a"), new Colour(3, "#d48f3a"));
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 16, "rapeseed", "jar-250", WINDOW, 6);
     tend(cottage, meadowsweet, 6, 1);
@@ -174,6 +194,15 @@ public class DemoHousehold implements ApplicationRunner {
         meadowsweet,
         0,
         new Event.Looked(true, true, Event.Bubbles.FEW, false, null, null));
+  }
+
+  private record Colour(int daysAgo, String hex) {}
+
+  /** Notes colours by eye. */
+  private void coloured(Household cottage, String code, Colour... colours) {
+    for (Colour seen : colours) {
+      say(cottage, code, seen.daysAgo(), new Event.Coloured(Rgb.of(seen.hex()), false, null));
+    }
   }
 
   private void takenOn(Household cottage) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
@@ -28,7 +29,9 @@ record RoundView(String title, String summary, List<Stop> stops) {
   private static final int MINUTES_OTHER = 3;
   private static final int MINUTES_STRAINING = 20;
   private static final int MINUTES_BOTTLING = 10;
-  private static final int LAST_DAYS = 14;
+
+  /** A bottle that may want something, with what it does. */
+  record Waiting(BottleRecord bottle, Optional<Task> task) {}
 
   /** A load that dries with what wants doing for it. */
   record Load(LoadRecord load, List<Task> tasks) {}
@@ -58,7 +61,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
   static RoundView of(
       List<Place> places,
       List<BatchRecord> batches,
-      List<BottleRecord> bottles,
+      List<Waiting> bottles,
       List<Load> loads,
       long moreLoads,
       Round round,
@@ -222,6 +225,14 @@ record RoundView(String title, String summary, List<Stop> stops) {
               page,
               key(batch, "cap", fmt),
               MINUTES_TENDING);
+      case DECANT ->
+          page(
+              batch,
+              "Pour it off what has settled",
+              note(batch, catalogue, "stood overnight"),
+              late > 0,
+              page + "#balance",
+              MINUTES_BOTTLING);
       case BOTTLE ->
           page(
               batch,
@@ -292,8 +303,8 @@ record RoundView(String title, String summary, List<Stop> stops) {
               false,
               page + "#weigh",
               MINUTES_OTHER);
-      case SNAP, PUT_AWAY ->
-          throw new IllegalArgumentException("A load's task, not a jar's: " + task.kind());
+      case SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+          throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           page(
               batch,
@@ -316,34 +327,39 @@ record RoundView(String title, String summary, List<Stop> stops) {
   }
 
   private static List<Item> cellar(
-      List<BottleRecord> bottles, Round round, Catalogue catalogue, Formats fmt) {
+      List<Waiting> bottles, Round round, Catalogue catalogue, Formats fmt) {
     List<Item> items = new ArrayList<>();
     bottles.stream()
-        .map(BottleRecord::batch)
+        .map(w -> w.bottle().batch())
         .distinct()
         .forEach(
             batch ->
                 round.tasks(batch.state()).stream()
                     .filter(t -> t.kind() == Kind.CAP)
                     .forEach(t -> items.add(item(batch, t, catalogue, fmt))));
-    for (BottleRecord bottle : bottles) {
-      boolean past = fmt.today().isAfter(bottle.bestBefore());
-      if (past || !fmt.today().plusDays(LAST_DAYS).isBefore(bottle.bestBefore())) {
-        String herb = new BatchReckoning(catalogue, bottle.batch().state()).herbNames();
-        items.add(
-            new Item(
-                bottle.code(),
-                past ? "Past its date: throw it out" : "Smell it and use it",
-                herb + ", good until " + fmt.date(bottle.bestBefore()),
-                past,
-                null,
-                "",
-                "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
-                "",
-                MINUTES_TENDING));
-      }
-    }
+    bottles.forEach(
+        w -> w.task().ifPresent(task -> items.add(bottle(w.bottle(), task, catalogue, fmt))));
     return items;
+  }
+
+  private static Item bottle(BottleRecord bottle, Task task, Catalogue catalogue, Formats fmt) {
+    String herb = new BatchReckoning(catalogue, bottle.batch().state()).herbNames();
+    String words =
+        switch (task.kind()) {
+          case THROW_OUT -> "Spoiled: throw it out";
+          case PAST_DATE -> "Past its date: throw it out";
+          default -> "Smell at it";
+        };
+    return new Item(
+        bottle.code(),
+        words,
+        herb + ", good until " + fmt.date(bottle.bestBefore()),
+        task.kind() != Kind.SMELL,
+        null,
+        "",
+        "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
+        "",
+        MINUTES_TENDING);
   }
 
   private static String note(BatchRecord batch, Catalogue catalogue, String more) {

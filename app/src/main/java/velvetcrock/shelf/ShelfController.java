@@ -3,11 +3,14 @@ package velvetcrock.shelf;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.plan.DryingRound;
 import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Dryings;
@@ -24,14 +27,21 @@ class ShelfController {
 
   private final Households households;
   private final Batches batches;
+  private final BottleBook book;
   private final Catalogues catalogues;
   private final Dryings dryings;
   private final Clock clock;
 
   ShelfController(
-      Households households, Batches batches, Catalogues catalogues, Dryings dryings, Clock clock) {
+      Households households,
+      Batches batches,
+      BottleBook book,
+      Catalogues catalogues,
+      Dryings dryings,
+      Clock clock) {
     this.households = households;
     this.batches = batches;
+    this.book = book;
     this.catalogues = catalogues;
     this.dryings = dryings;
     this.clock = clock;
@@ -56,7 +66,7 @@ class ShelfController {
         RoundView.of(
             places,
             standing,
-            batches.bottles(),
+            bottles(round, fmt),
             loads,
             loads.size() < MOST_LOADS ? 0 : dryings.count() - loads.size(),
             round,
@@ -64,5 +74,18 @@ class ShelfController {
             fmt,
             hour));
     return "shelf/shelf";
+  }
+
+  /** Bottles that want something, with what. */
+  private List<RoundView.Waiting> bottles(Round round, Formats fmt) {
+    Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
+    return book.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS), own).stream()
+        .map(
+            bottle ->
+                new RoundView.Waiting(
+                    bottle,
+                    round.bottle(
+                        bottle.bottle(), bottle.bestBefore(), book.smellFrom(bottle, own))))
+        .toList();
   }
 }

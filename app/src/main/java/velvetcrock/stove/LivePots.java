@@ -3,6 +3,7 @@ package velvetcrock.stove;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -12,12 +13,15 @@ import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.batch.HeatWatch;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 
 /** The pots that somebody looks at or that readings come from, held in memory. */
 @Component
-class LivePots {
+class LivePots implements HeatWatch {
   /** About 120 MB of readings. */
   private static final long MOST_READINGS = 10_000_000;
 
@@ -27,6 +31,7 @@ class LivePots {
   private final BatchReadings readings;
   private final Households households;
   private final CurrentHousehold current;
+  private final Catalogues catalogues;
   private final Cache<UUID, LivePot> pots =
       Caffeine.newBuilder()
           .maximumWeight(MOST_READINGS)
@@ -37,11 +42,21 @@ class LivePots {
   private final Map<String, UUID> ids = new ConcurrentHashMap<>();
 
   LivePots(
-      Batches batches, BatchReadings readings, Households households, CurrentHousehold current) {
+      Batches batches,
+      BatchReadings readings,
+      Households households,
+      CurrentHousehold current,
+      Catalogues catalogues) {
     this.batches = batches;
     this.readings = readings;
     this.households = households;
     this.current = current;
+    this.catalogues = catalogues;
+  }
+
+  @Override
+  public PotHeat heat(BatchRecord batch, Instant now) {
+    return of(batch).heat(catalogues.current(), now);
   }
 
   /** A batch of the current household, as its log was just found. */

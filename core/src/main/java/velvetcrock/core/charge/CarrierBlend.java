@@ -73,4 +73,10 @@ public record CarrierBlend(List<Share> shares) {
         .map(s -> s.carrier().name())
         .collect(Collectors.joining(" and "));
   }
+
+  /** Viscosity, mPa·s: ln η is the mean by volume of the carriers'. */
+  public double viscosityAt(double celsius) {
+    return Math.exp(
+        shares.stream().mapToDouble(s -> s.share() * s.carrier().logViscosityAt(celsius)).sum());
+  }
 }

@@ -10,25 +10,35 @@ import java.util.List;
  * across, from pale to dark down, in steps of about the same size to the eye (CIE LCh under D65).
  */
 public final class SwatchField {
-  /** Hue angles, ° of CIE LCh: rust, amber, gold, lemon, olive, leaf. */
+  /** Hue angles, ° of CIE LCh. */
   private static final double[] HUES = {35, 50, 62, 73, 83, 92, 101, 112, 126};
+
+  private static final List<String> HUE_NAMES =
+      List.of("rust", "copper", "amber", "gold", "straw", "lemon", "lime", "olive", "leaf");
 
   /** Lightness and the chroma that infused oils have at it (practice). */
   private static final double[][] ROWS = {
     {92, 22}, {86, 42}, {76, 58}, {64, 58}, {51, 50}, {38, 40}, {25, 28}
   };
 
+  private static final List<String> ROW_NAMES =
+      List.of("palest", "pale", "light", "middling", "deep", "dark", "darkest");
+
   private static final double CHROMA_STEP = 2;
 
   private SwatchField() {}
 
+  /** A swatch with its name, such as deep amber. */
+  public record Swatch(Rgb colour, String name) {}
+
   /** The rows, palest first, each from red to green. */
-  public static List<List<Rgb>> rows() {
-    List<List<Rgb>> rows = new ArrayList<>();
-    for (double[] row : ROWS) {
-      List<Rgb> swatches = new ArrayList<>();
-      for (double hue : HUES) {
-        swatches.add(swatch(row[0], row[1], hue));
+  public static List<List<Swatch>> rows() {
+    List<List<Swatch>> rows = new ArrayList<>();
+    for (int i = 0; i < ROWS.length; i++) {
+      List<Swatch> swatches = new ArrayList<>();
+      for (int j = 0; j < HUES.length; j++) {
+        String name = ROW_NAMES.get(i) + " " + HUE_NAMES.get(j);
+        swatches.add(new Swatch(swatch(ROWS[i][0], ROWS[i][1], HUES[j]), name));
       }
       rows.add(List.copyOf(swatches));
     }

@@ -35,7 +35,9 @@ public final class Round {
   private static final int OFTEN_LOOK_DAYS = 3;
   private static final int WEEK = 7;
 
-  private static final int SMELL_BEFORE_DAYS = 28;
+  /** So long before its date a bottle begins to be smelled at, days. */
+  public static final int SMELL_BEFORE_DAYS = 28;
+
   private static final int SMELL_EVERY_DAYS = 14;
 
   private static final Duration SHAKE_SEVERAL = Duration.ofHours(5);

@@ -114,7 +114,10 @@ class ColourTest {
 
   @Test
   void everySwatchOfTheFieldCanBeToldFromItsNeighbours() {
-    List<List<Rgb>> rows = SwatchField.rows();
+    List<List<Rgb>> rows =
+        SwatchField.rows().stream()
+            .map(row -> row.stream().map(SwatchField.Swatch::colour).toList())
+            .toList();
     assertThat(rows).allMatch(row -> row.size() == rows.get(0).size());
     for (int i = 0; i < rows.size(); i++) {
       for (int j = 0; j < rows.get(i).size(); j++) {

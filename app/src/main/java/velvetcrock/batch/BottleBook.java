@@ -1,0 +1,216 @@
+package velvetcrock.batch;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.keeping.OwnShelfLife;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.KeepingRange;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Event;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
+
+/**
+ * The bottles as they stand, kept beside the log for reading: their dates, how those moved and why,
+ * and what the ones that came to their end teach.
+ */
+@Service
+public class BottleBook {
+  private static final int MOST_WANTING = 200;
+
+  private final BottleRepository bottles;
+  private final BottleDateMoveRepository moves;
+  private final ReadingStore readings;
+  private final EventKinds kinds;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final EntityManager entities;
+  private final Clock clock;
+
+  BottleBook(
+      BottleRepository bottles,
+      BottleDateMoveRepository moves,
+      ReadingStore readings,
+      EventKinds kinds,
+      Households households,
+      Catalogues catalogues,
+      EntityManager entities,
+      Clock clock) {
+    this.bottles = bottles;
+    this.moves = moves;
+    this.readings = readings;
+    this.kinds = kinds;
+    this.households = households;
+    this.catalogues = catalogues;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /** A carrier in a place. */
+  public record Shelf(String carrier, Store.Place place) {}
+
+  /**
+   * Which bottles are meant.
+   *
+   * @param herb key of their first herb; null for any
+   * @param carrier key of their first carrier; null for any
+   */
+  public record Which(@Nullable String herb, @Nullable String carrier) {
+    /** All. */
+    public static final Which ALL = new Which(null, null);
+  }
+
+  /** Bottles that are not gone, those to be used first in front. */
+  @Transactional(readOnly = true)
+  public List<BottleRecord> standing(Which which, int most) {
+    return bottles.standing(which.herb(), which.carrier(), Limit.of(most)).stream()
+        .map(this::record)
+        .toList();
+  }
+
+  /** All that are not gone, at a glance, those to be used first in front. */
+  @Transactional(readOnly = true)
+  public List<StandingBottle> glance() {
+    return bottles.light();
+  }
+
+  /**
+   * Bottles that may want something done: near or past their date, open, spoiled, or of a kind that
+   * has turned here before.
+   */
+  @Transactional(readOnly = true)
+  public List<BottleRecord> wanting(LocalDate until, Map<Shelf, OwnShelfLife> own) {
+    List<String> turning =
+        own.entrySet().stream()
+            .filter(e -> e.getValue().turned() > 0)
+            .map(e -> e.getKey().carrier() + " " + e.getKey().place())
+            .toList();
+    return bottles.wanting(until, turning, Limit.of(MOST_WANTING)).stream()
+        .map(this::record)
+        .toList();
+  }
+
+  /** How long the household's own bottles kept, by carrier and place. */
+  @Transactional(readOnly = true)
+  public Map<Shelf, OwnShelfLife> ownShelfLives() {
+    return bottles.ended().stream()
+        .collect(
+            Collectors.groupingBy(
+                e -> new Shelf(e.carrierKey(), Store.Place.valueOf(e.place())),
+                Collectors.collectingAndThen(
+                    Collectors.mapping(BottleBook::ended, Collectors.toList()), OwnShelfLife::of)));
+  }
+
+  private static OwnShelfLife.Ended ended(BottleRepository.Ended row) {
+    int days = (int) Math.max(0, ChronoUnit.DAYS.between(row.strainedOn(), row.goneOn()));
+    return new OwnShelfLife.Ended(days, !row.because().equals(Event.Reason.USED_UP.name()));
+  }
+
+  /**
+   * The day from which to smell at a bottle by how others like it did.
+   *
+   * @return null where none has turned
+   */
+  public @Nullable LocalDate smellFrom(BottleRecord bottle, Map<Shelf, OwnShelfLife> own) {
+    OwnShelfLife life = own.get(shelf(bottle));
+    OptionalInt days = life == null ? OptionalInt.empty() : life.smellFromDays();
+    LocalDate strained =
+        Objects.requireNonNull(bottle.batch().state().strainedAt())
+            .atZone(households.current().zone())
+            .toLocalDate();
+    return days.isEmpty() ? null : strained.plusDays(days.getAsInt());
+  }
+
+  /** The carrier and place of a bottle. */
+  public static Shelf shelf(BottleRecord bottle) {
+    return new Shelf(
+        bottle.batch().state().charge().carriers().get(0).carrier(),
+        bottle.bottle().store().place());
+  }
+
+  /** A batch's bottles, gone ones and all, by their letters. */
+  @Transactional(readOnly = true)
+  public List<BottleRecord> of(BatchRecord batch) {
+    Map<String, Bottle> rows =
+        bottles.findByBatchId(batch.id()).stream()
+            .collect(Collectors.toMap(Bottle::letter, b -> b));
+    List<BottleRecord> records = new ArrayList<>();
+    for (BottleState bottle : batch.state().bottles()) {
+      Bottle row = Objects.requireNonNull(rows.get(bottle.letter()));
+      records.add(new BottleRecord(batch, bottle, row.bestBefore(), row.bestBeforeLate()));
+    }
+    return records;
+  }
+
+  /** How a bottle's date moved, the first move first. */
+  @Transactional(readOnly = true)
+  public List<BottleDateMove> moves(BatchRecord batch, String letter) {
+    return moves.findByBatchIdAndLetterOrderByMovedAt(batch.id(), letter);
+  }
+
+  private BottleRecord record(BottleRepository.WithBatch row) {
+    BatchRecord batch =
+        new BatchRecord(row.batch().id(), row.batch().code(), kinds.state(row.batch().state()));
+    return new BottleRecord(
+        batch,
+        batch.state().bottle(row.bottle().letter()).orElseThrow(),
+        row.bottle().bestBefore(),
+        row.bottle().bestBeforeLate());
+  }
+
+  /**
+   * Brings the bottles kept for reading in line with a state.
+   *
+   * @param why what may have moved their dates
+   */
+  void keep(UUID batchId, BatchState state, String why) {
+    ZoneId zone = households.current().zone();
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
+    Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batchId);
+    Bottle.Origin origin =
+        new Bottle.Origin(
+            batchId,
+            state.charge().herbs().get(0).herb(),
+            state.charge().carriers().get(0).carrier(),
+            Objects.requireNonNull(state.strainedAt()).atZone(zone).toLocalDate());
+    Map<String, Bottle> rows = new HashMap<>();
+    bottles.findByBatchId(batchId).forEach(b -> rows.put(b.letter(), b));
+    for (BottleState bottle : state.bottles()) {
+      KeepingRange keeping = reckoning.keeping(bottle, zone, read);
+      Bottle row = rows.remove(bottle.letter());
+      if (row == null) {
+        entities.persist(new Bottle(origin, bottle, zone, keeping));
+      } else {
+        moved(row, keeping.early().bestBefore(), why);
+        row.become(origin, bottle, zone, keeping);
+      }
+    }
+    bottles.deleteAll(rows.values());
+  }
+
+  private void moved(Bottle row, LocalDate to, String why) {
+    if (!row.bestBefore().equals(to)) {
+      entities.persist(
+          new BottleDateMove(
+              row.batchId(), row.letter(), clock.instant(), row.bestBefore(), to, why));
+    }
+  }
+}

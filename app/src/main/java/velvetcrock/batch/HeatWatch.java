@@ -1,0 +1,10 @@
+package velvetcrock.batch;
+
+import java.time.Instant;
+import velvetcrock.core.log.PotHeat;
+
+/** Whoever keeps a batch's course of temperature at hand, so that no page reads it anew. */
+public interface HeatWatch {
+  /** What the course of a batch amounts to at a moment. */
+  PotHeat heat(BatchRecord batch, Instant now);
+}

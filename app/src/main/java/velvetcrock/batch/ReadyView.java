@@ -1,0 +1,195 @@
+package velvetcrock.batch;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.colour.ColourStory;
+import velvetcrock.core.extraction.Pull;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.log.Observations;
+import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.plan.Readiness;
+import velvetcrock.core.plan.Readiness.Aspect;
+import velvetcrock.core.plan.Readiness.Says;
+import velvetcrock.core.plan.Readiness.Sign;
+import velvetcrock.web.Formats;
+
+/**
+ * Whether it is ready, and why.
+ *
+ * @param lead the verdict in words
+ * @param mood how it is shown
+ * @param why the signs, one a line
+ */
+record ReadyView(String lead, String mood, List<Line> why) {
+  /**
+   * A sign.
+   *
+   * @param mark ✓ for straining, ✗ against it, ○ neither, ? nobody looked
+   * @param says the same in a word
+   */
+  record Line(String mark, String says, String name, String words) {}
+
+  /** What is known of a batch when it is judged. */
+  record Known(
+      BatchState state,
+      BatchReckoning reckoning,
+      PotHeat heat,
+      ColourStory colour,
+      Instant now,
+      Formats fmt) {}
+
+  /** Judges a batch; null for what is not infusing. */
+  static @Nullable ReadyView of(Known known) {
+    Optional<Readiness> judged =
+        Readiness.of(
+            known.state(),
+            known.reckoning(),
+            known.heat(),
+            known.colour(),
+            known.now(),
+            known.fmt().zone());
+    return judged.map(ready -> of(ready, known)).orElse(null);
+  }
+
+  private static ReadyView of(Readiness ready, Known known) {
+    List<Line> lines = new ArrayList<>();
+    for (Sign sign : ready.signs()) {
+      lines.add(
+          new Line(mark(sign.says()), says(sign.says()), name(sign.aspect()), words(sign, known)));
+    }
+    return switch (ready.verdict()) {
+      case WAIT -> new ReadyView("Not yet: wait", "resting", lines);
+      case READY -> new ReadyView("Ready to strain", "ready", lines);
+      case OVERDUE -> new ReadyView("Overdue: strain it", "over", lines);
+      case LOST -> new ReadyView("Lost: throw it out", "stop", lines);
+    };
+  }
+
+  private static String mark(Says says) {
+    return switch (says) {
+      case YES -> "✓";
+      case NO -> "✗";
+      case EITHER -> "○";
+      case UNKNOWN -> "?";
+    };
+  }
+
+  private static String says(Says says) {
+    return switch (says) {
+      case YES -> "for straining";
+      case NO -> "for waiting";
+      case EITHER -> "neither way";
+      case UNKNOWN -> "not known";
+    };
+  }
+
+  private static String name(Aspect aspect) {
+    return switch (aspect) {
+      case TIME -> "Time";
+      case WATER -> "Water";
+      case PULL -> "Pull";
+      case COLOUR -> "Colour";
+      case HERB -> "Herb";
+      case SMELL -> "Smell";
+    };
+  }
+
+  private static String words(Sign sign, Known known) {
+    return switch (sign.aspect()) {
+      case TIME -> time(known);
+      case WATER -> water(known);
+      case PULL -> pull(known);
+      case COLOUR -> colour(known);
+      case HERB -> herb(known.state().seen(), sign.says());
+      case SMELL -> smell(known.state().seen());
+    };
+  }
+
+  private static String time(Known known) {
+    BatchState state = known.state();
+    Formats fmt = known.fmt();
+    boolean byHours =
+        state.charge().method().heated()
+            && (!state.heat().stints().isEmpty() || known.heat().readings() > 1);
+    return byHours
+        ? fmt.time(known.heat().servedHours(known.now()))
+            + " on the heat; usual are "
+            + fmt.time(known.heat().goal().earliestHours())
+            + " to "
+            + fmt.time(known.heat().goal().latestHours())
+        : "day "
+            + state.day(fmt.today())
+            + "; its window is days "
+            + state.charge().method().earliestDays()
+            + " to "
+            + state.charge().method().latestDays();
+  }
+
+  private static String water(Known known) {
+    BatchReckoning.Leaving leaving = known.reckoning().leaving().orElseThrow();
+    return leaving.done()
+        ? "what had to leave has left"
+        : "about "
+            + known.fmt().g(leaving.mustLeaveG() - leaving.goneG())
+            + " of water or spirit has still to leave";
+  }
+
+  private static String pull(Known known) {
+    Pull pull = known.heat().pull(known.now());
+    Formats fmt = known.fmt();
+    double gain = Readiness.gain(known.state(), known.heat(), known.now());
+    String more = known.state().charge().method().heated() ? "another hour" : "another week";
+    return fmt.number(pull.pull(), 2)
+        + " of 1, between "
+        + fmt.number(pull.range().low(), 2)
+        + " and "
+        + fmt.number(pull.range().high(), 2)
+        + "; "
+        + more
+        + (gain < 0.005 ? " adds next to nothing" : " adds " + fmt.number(gain, 2));
+  }
+
+  private static String colour(Known known) {
+    List<ColourStory.Look> looks = known.colour().looks();
+    if (looks.isEmpty()) {
+      return "nobody has noted it yet";
+    }
+    ColourStory.Look last = looks.get(looks.size() - 1);
+    if (looks.size() == 1) {
+      return "seen once; look again in some days";
+    }
+    String by = " by " + known.fmt().number(last.fromLast(), 1) + " ΔE between the last two looks";
+    return Boolean.TRUE.equals(known.colour().settled().orElse(null))
+        ? "settled: changed" + by
+        : "still changing," + by;
+  }
+
+  private static String herb(Observations seen, Says says) {
+    if (says == Says.UNKNOWN) {
+      return "nobody has said how it looks";
+    }
+    if (Boolean.TRUE.equals(seen.translucent())) {
+      return "gone translucent";
+    }
+    return Boolean.TRUE.equals(seen.crisp())
+        ? "gone crisp"
+        : seen.bubbles() == Event.Bubbles.FEW ? "bubbles still rise" : "as it went in";
+  }
+
+  private static String smell(Observations seen) {
+    return seen.scent() == null
+        ? "nobody has smelled at it yet"
+        : switch (Objects.requireNonNull(seen.scent())) {
+          case NONE -> "no scent of the herb yet";
+          case FAINT -> "a faint scent of the herb";
+          case CLEAR -> "a clear scent of the herb";
+          case STRONG -> "a strong scent of the herb";
+        };
+  }
+}

@@ -1,0 +1,55 @@
+package velvetcrock.batch;
+
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.plan.StrainStep;
+import velvetcrock.web.Formats;
+
+/** Says a step of straining. */
+final class StrainWords {
+  private static final double MARGIN_C = 5;
+
+  private StrainWords() {}
+
+  static String of(StrainStep step, BatchReckoning reckoning, Formats fmt) {
+    return switch (step) {
+      case WIPE ->
+          "Wipe the outside of the pot dry before you tip it: a drip from the bath is water in the oil.";
+      case COOL ->
+          "Let it cool until you can hold the pot: hot oil burns and cracks cold glass. Strain it while it is still"
+              + " warm.";
+      case GLOVES -> "Wear gloves: this herb burns the skin, and keep your hands from your eyes.";
+      case KEEP_LIQUID ->
+          "Melt it first: it sets near "
+              + fmt.degrees(reckoning.carriers().setsNearC().orElseThrow())
+              + ". Keep it at "
+              + fmt.degrees(reckoning.carriers().meltedAboveC() + MARGIN_C)
+              + " or above while it runs.";
+      case WARM -> warm(reckoning, fmt);
+      case DRIP ->
+          "Sieve and cloth over a bowl, and let it drip. Do not squeeze: juice would come with the oil.";
+      case PRESS_GENTLY ->
+          "Sieve and cloth over a bowl. The herb is crisp: little oil comes out of it, so press gently and do not"
+              + " crush it into the oil.";
+      case SQUEEZE -> "Sieve and cloth over a bowl; let it hang and drip, then squeeze.";
+      case SECOND_PASS -> "Loosen the marc and squeeze it a second time.";
+      case FINE_FILTER ->
+          "Then through a fine filter: ground herb comes through a cloth. It takes hours.";
+      case SETTLE -> "Let it stand covered overnight and pour it off what has settled.";
+      case SPREAD_CLOTHS -> "Spread the oily cloths flat to dry, or wash them at once.";
+    };
+  }
+
+  private static String warm(BatchReckoning reckoning, Formats fmt) {
+    double thicker =
+        reckoning.carriers().viscosityAt(Carrier.ROOM_C)
+            / reckoning.carriers().viscosityAt(StrainStep.WARM_C);
+    return "Stand it in warm water: at "
+        + fmt.degrees(StrainStep.WARM_C)
+        + " this oil runs "
+        + fmt.number(thicker, 1)
+        + " times as fast as at "
+        + fmt.degrees(Carrier.ROOM_C)
+        + ". Wipe the jar dry before you tip it.";
+  }
+}

@@ -1,0 +1,261 @@
+package velvetcrock.cellar;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.batch.BottleRecord;
+import velvetcrock.batch.Written;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.keeping.OwnShelfLife;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchReckoning.KeepingRange;
+import velvetcrock.core.log.BottleEvent;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Event;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+import velvetcrock.web.NotFound;
+import velvetcrock.web.Typed;
+
+/** A bottle: until when it is good and why, and what is done with it. */
+@Controller
+class BottleController {
+  private static final int LONGEST_WHAT = 200;
+
+  private final Batches batches;
+  private final BottleBook book;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final Cautions cautions;
+
+  BottleController(
+      Batches batches,
+      BottleBook book,
+      Households households,
+      Catalogues catalogues,
+      Cautions cautions) {
+    this.batches = batches;
+    this.book = book;
+    this.households = households;
+    this.catalogues = catalogues;
+    this.cautions = cautions;
+  }
+
+  @GetMapping("/cellar/{code}/{letter}")
+  String bottle(@PathVariable String code, @PathVariable String letter, Model model) {
+    return page(code, letter, BottleForm.empty(), FieldErrors.none(), model);
+  }
+
+  @PostMapping("/cellar/{code}/{letter}/draw")
+  String draw(
+      @PathVariable String code,
+      @PathVariable String letter,
+      BottleForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Formats fmt = households.formats(households.current());
+    return taken(
+        code,
+        letter,
+        form,
+        model,
+        response,
+        batch -> {
+          double ml = ml(form.amount(), "amount", batch);
+          String what = Typed.text(form.what());
+          if (what.length() > LONGEST_WHAT) {
+            throw new Refused("what", "At most " + LONGEST_WHAT + " letters.");
+          }
+          Written written =
+              batches.append(
+                  code,
+                  new Event.Drawn(normal(letter), ml, Typed.text(form.amount()), what),
+                  null,
+                  null,
+                  key(form));
+          tell(written, "That draw", "Drawn: " + fmt.ml(ml) + ".", flash);
+          return "redirect:/cellar/" + batch.code() + "/" + normal(letter);
+        });
+  }
+
+  @PostMapping("/cellar/{code}/{letter}/log")
+  String log(
+      @PathVariable String code,
+      @PathVariable String letter,
+      BottleForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    return taken(
+        code,
+        letter,
+        form,
+        model,
+        response,
+        batch -> {
+          Written written = batches.append(code, event(form, letter, batch), null, null, key(form));
+          String done =
+              switch (Typed.text(form.kind())) {
+                case "opened" -> "Opened.";
+                case "checked" -> "Smelled at.";
+                default -> "Noted how it stands now.";
+              };
+          tell(written, "That", done, flash);
+          return "redirect:/cellar/" + batch.code() + "/" + normal(letter);
+        });
+  }
+
+  @PostMapping("/cellar/{code}/{letter}/gone")
+  String gone(
+      @PathVariable String code,
+      @PathVariable String letter,
+      BottleForm form,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    return taken(
+        code,
+        letter,
+        form,
+        model,
+        response,
+        batch -> {
+          Event event =
+              new Event.BottleGone(
+                  normal(letter), Typed.named(Event.Reason.class, form.reason(), "reason"));
+          Written written = batches.append(code, event, null, null, key(form));
+          flash.addFlashAttribute(
+              "notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
+          flash.addFlashAttribute("undo", written);
+          return "redirect:/cellar";
+        });
+  }
+
+  /** Something taken from a form for a batch. */
+  private interface Taking {
+    String from(BatchRecord batch);
+  }
+
+  private String taken(
+      String code,
+      String letter,
+      BottleForm form,
+      Model model,
+      HttpServletResponse response,
+      Taking taking) {
+    try {
+      BatchRecord batch = batches.find(code);
+      bottle(batch, letter);
+      return taking.from(batch);
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(code, letter, form, FieldErrors.of(refused), model);
+    }
+  }
+
+  private BottleEvent event(BottleForm form, String letter, BatchRecord batch) {
+    return switch (Typed.text(form.kind())) {
+      case "opened" -> new BottleEvent.Opened(normal(letter));
+      case "checked" ->
+          new BottleEvent.Checked(
+              normal(letter),
+              Typed.named(Event.OffSmell.class, form.off(), "off"),
+              form.cloudy() != null,
+              form.fizzing() != null);
+      case "stood" ->
+          new BottleEvent.Stood(
+              normal(letter),
+              Typed.named(Store.Place.class, form.place(), "place"),
+              Typed.named(Store.Glass.class, form.glass(), "glass"),
+              ml(form.size(), "size", batch),
+              Typed.named(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
+      default -> throw new Refused("kind", "Choose what to log.");
+    };
+  }
+
+  private String page(
+      String code, String letter, BottleForm form, FieldErrors errors, Model model) {
+    Formats fmt = households.formats(households.current());
+    BatchRecord batch = batches.find(code);
+    BottleState bottle = bottle(batch, letter);
+    KeepingRange keeping = batches.keeping(batch, bottle.letter());
+    BottleRecord record =
+        new BottleRecord(batch, bottle, keeping.early().bestBefore(), keeping.late().bestBefore());
+    Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
+    model.addAttribute(
+        "bottle",
+        BottleView.of(
+            new BottleView.Known(
+                record,
+                keeping,
+                book.moves(batch, bottle.letter()),
+                own.get(BottleBook.shelf(record)),
+                book.smellFrom(record, own)),
+            catalogues.current(),
+            cautions,
+            fmt));
+    model.addAttribute("form", form);
+    model.addAttribute("errors", errors);
+    model.addAttribute("stands", bottle.store());
+    model.addAttribute("places", Store.Place.values());
+    model.addAttribute("holds", fmt.number(bottle.sizeMl(), 0) + " ml");
+    model.addAttribute(
+        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    return "cellar/bottle";
+  }
+
+  private double ml(String typed, String field, BatchRecord batch) {
+    Household house = households.current();
+    Supplier<Double> read =
+        () ->
+            Amounts.oilMl(
+                    Typed.text(typed),
+                    house.kitchen(),
+                    new BatchReckoning(catalogues.current(), batch.state()).carriers())
+                .middle();
+    return Typed.at(field, read);
+  }
+
+  private static void tell(Written written, String what, String done, RedirectAttributes flash) {
+    flash.addFlashAttribute("notice", written.repeated() ? what + " is in the log already." : done);
+    if (!written.repeated()) {
+      flash.addFlashAttribute("undo", written);
+    }
+  }
+
+  private static BottleState bottle(BatchRecord batch, String letter) {
+    return batch
+        .state()
+        .bottle(normal(letter))
+        .orElseThrow(
+            () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
+  }
+
+  private static String normal(String letter) {
+    return letter.toUpperCase(Locale.ROOT);
+  }
+
+  private static String key(BottleForm form) {
+    return Optional.ofNullable(form.key()).orElse("");
+  }
+}

@@ -1,0 +1,101 @@
+package velvetcrock.colour;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.multipart.MultipartFile;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.Written;
+import velvetcrock.core.Refused;
+import velvetcrock.core.colour.Rgb;
+import velvetcrock.core.log.Event;
+import velvetcrock.web.NotFound;
+
+/** Colours and pictures from what was picked, sent and tapped to entries in the log. */
+@Service
+class Colours {
+  private final Batches batches;
+  private final LookPhotoRepository photos;
+  private final Clock clock;
+
+  Colours(Batches batches, LookPhotoRepository photos, Clock clock) {
+    this.batches = batches;
+    this.photos = photos;
+    this.clock = clock;
+  }
+
+  /**
+   * What a picture says of a colour.
+   *
+   * @param oil as pictured
+   * @param card the white card as pictured; null where there was none
+   * @param colour the oil's, corrected by the card
+   */
+  record Measured(Rgb oil, @Nullable Rgb card, Rgb colour) {}
+
+  /**
+   * Keeps a picture.
+   *
+   * @throws Refused at {@code photo}
+   */
+  @Transactional
+  UUID keep(BatchRecord batch, MultipartFile file) {
+    if (file.getSize() > Picture.MOST_BYTES) {
+      throw new Refused("photo", "A picture has at most 10 MB. Send a smaller one.");
+    }
+    try {
+      Picture picture = Picture.sent(file.getBytes());
+      return photos.save(new LookPhoto(batch.id(), picture.jpeg(), clock.instant())).id();
+    } catch (IOException e) {
+      throw new Refused("photo", "That picture did not arrive whole. Send it again.");
+    }
+  }
+
+  /**
+   * A batch's picture.
+   *
+   * @throws NotFound if there is none such
+   */
+  @Transactional(readOnly = true)
+  LookPhoto photo(BatchRecord batch, UUID id) {
+    return photos
+        .findById(id)
+        .filter(p -> p.batchId().equals(batch.id()))
+        .orElseThrow(() -> new NotFound("There is no such picture of " + batch.code() + "."));
+  }
+
+  /**
+   * Measures a colour.
+   *
+   * @param shownWide how wide the picture was shown when it was tapped, px
+   * @throws Refused at {@code card} if what was tapped is no white card
+   */
+  Measured measure(LookPhoto photo, Tap oil, Optional<Tap> card, int shownWide) {
+    Picture picture = Picture.kept(photo.jpeg());
+    Rgb seen = at(picture, oil, shownWide);
+    Rgb white = card.map(tap -> at(picture, tap, shownWide)).orElse(null);
+    return new Measured(seen, white, white == null ? seen : seen.corrected(white));
+  }
+
+  private static Rgb at(Picture picture, Tap tap, int shownWide) {
+    double high = (double) picture.height() * shownWide / picture.width();
+    return picture.around(Math.min(1, tap.x() / (double) shownWide), Math.min(1, tap.y() / high));
+  }
+
+  /** Writes a colour into the log. */
+  Written log(
+      BatchRecord batch,
+      Rgb colour,
+      boolean plain,
+      @Nullable UUID photo,
+      @Nullable Instant at,
+      String key) {
+    return batches.append(batch.code(), new Event.Coloured(colour, plain, photo), at, null, key);
+  }
+}
