@@ -51,6 +51,7 @@ class StrangerTest extends AppTest {
                 .replace("{kind}", "HERB")
                 .replace("{thing}", "yarrow")
                 .replace("{entry}", entry.toString())
+                .replace("{photo}", entry.toString())
                 .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
           var call =

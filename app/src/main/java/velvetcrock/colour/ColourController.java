@@ -103,7 +103,7 @@ class ColourController {
   @PostMapping("/batches/{code}/colour/photo")
   String sent(
       @PathVariable String code,
-      @RequestParam("photo") MultipartFile photo,
+      @RequestParam(name = "photo", required = false) @Nullable MultipartFile photo,
       Model model,
       HttpServletResponse response) {
     BatchRecord batch = batches.find(code);

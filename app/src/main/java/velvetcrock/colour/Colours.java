@@ -45,7 +45,10 @@ class Colours {
    * @throws Refused at {@code photo}
    */
   @Transactional
-  UUID keep(BatchRecord batch, MultipartFile file) {
+  UUID keep(BatchRecord batch, @Nullable MultipartFile file) {
+    if (file == null) {
+      throw new Refused("photo", "Choose a picture, a JPEG or a PNG.");
+    }
     if (file.getSize() > Picture.MOST_BYTES) {
       throw new Refused("photo", "A picture has at most 10 MB. Send a smaller one.");
     }

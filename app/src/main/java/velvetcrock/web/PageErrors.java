@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 
 /** What a page says when it cannot be shown. */
 @ControllerAdvice(annotations = Controller.class)
@@ -22,6 +23,12 @@ class PageErrors {
   @ResponseStatus(HttpStatus.NOT_FOUND)
   String noSuchAddress(MethodArgumentTypeMismatchException mismatch, Model model) {
     return say("Not here", "There is no such page.", model);
+  }
+
+  @ExceptionHandler(MaxUploadSizeExceededException.class)
+  @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+  String tooLarge(MaxUploadSizeExceededException tooLarge, Model model) {
+    return say("Too large", "That file is too large. Go back and choose a smaller one.", model);
   }
 
   @ExceptionHandler(PessimisticLockingFailureException.class)
