@@ -24,6 +24,15 @@ for (const face of ["atkinson-hyperlegible-next", "bricolage-grotesque"]) {
     join(assets, "fonts", `${face}-LICENSE.txt`),
   );
 }
+// The labels' fonts, as files that a PDF can embed.
+for (const [face, cut, file] of [
+  ["atkinson-hyperlegible-next", "400Regular", "AtkinsonHyperlegibleNext_400Regular.ttf"],
+  ["atkinson-hyperlegible-next", "400Regular_Italic", "AtkinsonHyperlegibleNext_400Regular_Italic.ttf"],
+  ["atkinson-hyperlegible-next", "700Bold", "AtkinsonHyperlegibleNext_700Bold.ttf"],
+  ["bricolage-grotesque", "700Bold", "BricolageGrotesque_700Bold.ttf"],
+]) {
+  cpSync(join(modules, "@expo-google-fonts", face, cut, file), join(assets, "fonts", file));
+}
 cpSync(join(modules, "htmx.org/dist/htmx.min.js"), join(assets, "htmx.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.iife.min.js"), join(assets, "uPlot.iife.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.min.css"), join(assets, "uPlot.min.css"));

@@ -22,7 +22,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** Walks all routes as a stranger: somebody of another household, and nobody at all. */
 class StrangerTest extends AppTest {
   private static final Set<String> DOORS =
-      Set.of("/sign-in", "/welcome", "/join/{secret}", "/demo", "/api", "/error");
+      Set.of("/sign-in", "/welcome", "/join/{secret}", "/b/{token}", "/demo", "/api", "/error");
 
   @Autowired
   @Qualifier("requestMappingHandlerMapping")
@@ -52,6 +52,7 @@ class StrangerTest extends AppTest {
                 .replace("{thing}", "yarrow")
                 .replace("{entry}", entry.toString())
                 .replace("{photo}", entry.toString())
+                .replace("{token}", "no-such-token")
                 .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
           var call =

@@ -78,6 +78,7 @@ class SecurityConfig {
                         "/sign-in",
                         "/welcome",
                         "/join/**",
+                        "/b/*",
                         "/demo",
                         "/api",
                         "/error",

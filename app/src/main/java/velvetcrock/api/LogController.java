@@ -30,6 +30,8 @@ import tools.jackson.databind.JsonNode;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.batch.BottleRecord;
 import velvetcrock.batch.EventKinds;
 import velvetcrock.batch.LoggedEntry;
 import velvetcrock.batch.Written;
@@ -49,11 +51,13 @@ class LogController {
   private static final int MOST_BYTES = 64 * 1024 * 1024;
 
   private final Batches batches;
+  private final BottleBook book;
   private final BatchReadings readings;
   private final EventKinds kinds;
 
-  LogController(Batches batches, BatchReadings readings, EventKinds kinds) {
+  LogController(Batches batches, BottleBook book, BatchReadings readings, EventKinds kinds) {
     this.batches = batches;
+    this.book = book;
     this.readings = readings;
     this.kinds = kinds;
   }
@@ -67,8 +71,14 @@ class LogController {
       LocalDate earliest,
       LocalDate usual,
       LocalDate latest,
-      @Nullable BatchState state) {
-    static BatchOut of(BatchRecord batch, boolean whole) {
+      @Nullable BatchState state,
+      @Nullable List<BottleOut> bottles) {
+    static BatchOut of(BatchRecord batch) {
+      return of(batch, null, null);
+    }
+
+    static BatchOut of(
+        BatchRecord batch, @Nullable BatchState whole, @Nullable List<BottleOut> bottles) {
       BatchState state = batch.state();
       return new BatchOut(
           batch.code(),
@@ -78,7 +88,31 @@ class LogController {
           state.earliest(),
           state.usual(),
           state.latest(),
-          whole ? state : null);
+          whole,
+          bottles);
+    }
+  }
+
+  /**
+   * A bottle as it stands.
+   *
+   * @param bestBeforeLate where unknown amounts leave a range, its later end
+   */
+  record BottleOut(
+      String letter,
+      double leftMl,
+      LocalDate bestBefore,
+      LocalDate bestBeforeLate,
+      String decidedBy,
+      boolean gone) {
+    static BottleOut of(BottleRecord bottle) {
+      return new BottleOut(
+          bottle.bottle().letter(),
+          bottle.bottle().leftMl(),
+          bottle.bestBefore(),
+          bottle.bestBeforeLate(),
+          Reader.word(bottle.decidedBy()),
+          bottle.bottle().goneAt() != null);
     }
   }
 
@@ -124,7 +158,7 @@ class LogController {
   @GetMapping
   @Operation(summary = "The newest batches, newest first.")
   List<BatchOut> list() {
-    return batches.newest(NEWEST).stream().map(b -> BatchOut.of(b, false)).toList();
+    return batches.newest(NEWEST).stream().map(BatchOut::of).toList();
   }
 
   @PostMapping
@@ -139,7 +173,8 @@ class LogController {
   @GetMapping("/{code}")
   @Operation(summary = "A batch with the state that its log folds to.")
   BatchOut batch(@PathVariable String code) {
-    return BatchOut.of(batches.find(code), true);
+    BatchRecord batch = batches.find(code);
+    return BatchOut.of(batch, batch.state(), book.of(batch).stream().map(BottleOut::of).toList());
   }
 
   @GetMapping("/{code}/entries")

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -23,6 +24,7 @@ import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.plan.Round;
@@ -40,6 +42,7 @@ class BatchController {
   private static final int THREAD = 40;
 
   private final Batches batches;
+  private final BottleBook book;
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
@@ -50,6 +53,7 @@ class BatchController {
 
   BatchController(
       Batches batches,
+      BottleBook book,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
@@ -58,6 +62,7 @@ class BatchController {
       HeatWatch watch,
       Clock clock) {
     this.batches = batches;
+    this.book = book;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
@@ -146,7 +151,7 @@ class BatchController {
             fmt,
             NextStep.of(batch, round.tasks(batch.state()), reckoning.unbottledMl(), fmt),
             clock.instant(),
-            lots(batch.state().charge(), fmt),
+            linked(batch, fmt),
             experience.own());
     model.addAttribute("batch", batch);
     model.addAttribute("view", view);
@@ -168,8 +173,9 @@ class BatchController {
         .orElseThrow(() -> new Refused("jar", "Choose one of your vessels."));
   }
 
-  /** The lots that went in, and what it is another try of. */
-  private List<BatchView.Fact> lots(Event.Charged charge, Formats fmt) {
+  /** The lots that went in, what it is another try of, and the bottles that it is in. */
+  private List<BatchView.Fact> linked(BatchRecord batch, Formats fmt) {
+    Event.Charged charge = batch.state().charge();
     List<BatchView.Fact> facts = new ArrayList<>();
     LotWords words = new LotWords(catalogues.current(), fmt);
     Stream.of(
@@ -192,7 +198,20 @@ class BatchController {
           new BatchView.Fact(
               "Another try of", charge.manner().again(), "/batches/" + charge.manner().again()));
     }
+    if (!batch.state().bottles().isEmpty()) {
+      book.of(batch).forEach(bottle -> facts.add(fact(bottle, fmt)));
+    }
     return facts;
+  }
+
+  private static BatchView.Fact fact(BottleRecord bottle, Formats fmt) {
+    BottleState state = bottle.bottle();
+    return new BatchView.Fact(
+        "Bottle " + state.letter(),
+        state.goneAt() == null
+            ? fmt.ml(state.leftMl()) + ", until " + fmt.fullDate(bottle.bestBefore())
+            : "gone: " + EntryWords.reason(Objects.requireNonNull(state.goneBecause())),
+        "/cellar/" + bottle.batch().code() + "/" + state.letter());
   }
 
   private static void tell(Written written, String what, Formats fmt, RedirectAttributes flash) {

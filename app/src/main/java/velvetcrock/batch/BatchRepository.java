@@ -24,6 +24,11 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
   @Query("select b from Batch b order by b.createdAt desc")
   List<Batch> newest(Limit limit);
 
+  @Query(
+      "select x from Batch x where exists"
+          + " (select b.id from Bottle b where b.batchId = x.id and not b.gone)")
+  List<Batch> withStandingBottles();
+
   @Query("select b.vessel from Batch b where b.standing")
   List<String> vesselsInUse();
 }

@@ -8,6 +8,7 @@ import java.time.ZoneId;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
 import velvetcrock.core.log.BottleState;
 
@@ -62,6 +63,10 @@ class Bottle {
 
   LocalDate bestBeforeLate() {
     return bestBeforeLate;
+  }
+
+  Keeping.Rule decidedBy() {
+    return Keeping.Rule.valueOf(decidedBy);
   }
 
   void become(Origin origin, BottleState bottle, ZoneId zone, KeepingRange keeping) {

@@ -27,6 +27,7 @@ import velvetcrock.core.log.BottleState;
 import velvetcrock.core.log.Event;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.NotFound;
 
 /**
  * The bottles as they stand, kept beside the log for reading: their dates, how those moved and why,
@@ -155,9 +156,23 @@ public class BottleBook {
     List<BottleRecord> records = new ArrayList<>();
     for (BottleState bottle : batch.state().bottles()) {
       Bottle row = Objects.requireNonNull(rows.get(bottle.letter()));
-      records.add(new BottleRecord(batch, bottle, row.bestBefore(), row.bestBeforeLate()));
+      records.add(record(batch, bottle, row));
     }
     return records;
+  }
+
+  /**
+   * One of a batch's bottles.
+   *
+   * @throws NotFound if there is none such
+   */
+  @Transactional(readOnly = true)
+  public BottleRecord one(BatchRecord batch, String letter) {
+    return of(batch).stream()
+        .filter(bottle -> bottle.bottle().letter().equals(letter))
+        .findFirst()
+        .orElseThrow(
+            () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
   }
 
   /** How a bottle's date moved, the first move first. */
@@ -169,11 +184,12 @@ public class BottleBook {
   private BottleRecord record(BottleRepository.WithBatch row) {
     BatchRecord batch =
         new BatchRecord(row.batch().id(), row.batch().code(), kinds.state(row.batch().state()));
-    return new BottleRecord(
-        batch,
-        batch.state().bottle(row.bottle().letter()).orElseThrow(),
-        row.bottle().bestBefore(),
-        row.bottle().bestBeforeLate());
+    BottleState bottle = batch.state().bottle(row.bottle().letter()).orElseThrow();
+    return record(batch, bottle, row.bottle());
+  }
+
+  private static BottleRecord record(BatchRecord batch, BottleState bottle, Bottle row) {
+    return new BottleRecord(batch, bottle, row.bestBefore(), row.bestBeforeLate(), row.decidedBy());
   }
 
   /**

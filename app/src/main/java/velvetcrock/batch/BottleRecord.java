@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import java.time.LocalDate;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.log.BottleState;
 
 /**
@@ -8,9 +9,14 @@ import velvetcrock.core.log.BottleState;
  *
  * @param bestBefore the earliest date that it may have to be gone by
  * @param bestBeforeLate the latest; the same unless the charge is known only about
+ * @param decidedBy what decided the earliest
  */
 public record BottleRecord(
-    BatchRecord batch, BottleState bottle, LocalDate bestBefore, LocalDate bestBeforeLate) {
+    BatchRecord batch,
+    BottleState bottle,
+    LocalDate bestBefore,
+    LocalDate bestBeforeLate,
+    Keeping.Rule decidedBy) {
   /** The name on its label, such as {@code K7M-A}. */
   public String code() {
     return batch.code() + "-" + bottle.letter();

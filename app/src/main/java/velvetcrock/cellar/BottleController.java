@@ -31,6 +31,7 @@ import velvetcrock.core.log.Event;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.papers.Passes;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.NotFound;
@@ -46,18 +47,21 @@ class BottleController {
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
+  private final Passes passes;
 
   BottleController(
       Batches batches,
       BottleBook book,
       Households households,
       Catalogues catalogues,
-      Cautions cautions) {
+      Cautions cautions,
+      Passes passes) {
     this.batches = batches;
     this.book = book;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
+    this.passes = passes;
   }
 
   @GetMapping("/cellar/{code}/{letter}")
@@ -200,7 +204,12 @@ class BottleController {
     BottleState bottle = bottle(batch, letter);
     KeepingRange keeping = batches.keeping(batch, bottle.letter());
     BottleRecord record =
-        new BottleRecord(batch, bottle, keeping.early().bestBefore(), keeping.late().bestBefore());
+        new BottleRecord(
+            batch,
+            bottle,
+            keeping.early().bestBefore(),
+            keeping.late().bestBefore(),
+            keeping.early().decidedBy());
     Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
     model.addAttribute(
         "bottle",
@@ -214,6 +223,8 @@ class BottleController {
             catalogues.current(),
             cautions,
             fmt));
+    model.addAttribute(
+        "pass", passes.token(batch, bottle.letter()).map(token -> "/b/" + token).orElse(null));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("stands", bottle.store());

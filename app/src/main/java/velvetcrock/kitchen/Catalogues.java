@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -37,6 +38,7 @@ public class Catalogues {
   private final CurrentHousehold current;
   private final EntityManager entities;
   private final TransactionTemplate reading;
+  private final ApplicationEventPublisher events;
   private final Cache<UUID, Catalogue> known =
       Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
@@ -45,12 +47,14 @@ public class Catalogues {
       OwnThingRepository things,
       CurrentHousehold current,
       EntityManager entities,
-      TransactionTemplate reading) {
+      TransactionTemplate reading,
+      ApplicationEventPublisher events) {
     this.shipped = shipped;
     this.things = things;
     this.current = current;
     this.entities = entities;
     this.reading = reading;
+    this.events = events;
   }
 
   /** The catalogue of whoever is signed in; what ships where nobody is. */
@@ -132,7 +136,7 @@ public class Catalogues {
             part,
             figures,
             source));
-    forgetAfterwards();
+    changed(kind, key);
     return called;
   }
 
@@ -142,11 +146,18 @@ public class Catalogues {
    */
   @Transactional
   public void backToShipped(UUID id) {
-    things.findById(id).filter(OwnThing::replaces).ifPresent(entities::remove);
-    forgetAfterwards();
+    things
+        .findById(id)
+        .filter(OwnThing::replaces)
+        .ifPresent(
+            thing -> {
+              entities.remove(thing);
+              changed(thing.kind(), thing.thingKey());
+            });
   }
 
-  private void forgetAfterwards() {
+  /** Forgets the catalogue once this is written, and only then has others reckon anew. */
+  private void changed(OwnKind kind, String key) {
     UUID household = current.id();
     TransactionSynchronizationManager.registerSynchronization(
         new TransactionSynchronization() {
@@ -155,6 +166,7 @@ public class Catalogues {
             known.invalidate(household);
           }
         });
+    current.who().ifPresent(by -> events.publishEvent(new FiguresChanged(by, kind, key)));
   }
 
   private OwnKind.Choice chosen(OwnKind kind, String key) {

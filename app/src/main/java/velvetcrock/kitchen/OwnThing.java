@@ -85,6 +85,10 @@ public class OwnThing {
     return id;
   }
 
+  String thingKey() {
+    return thingKey;
+  }
+
   /** What it is. */
   public OwnKind kind() {
     return kind;

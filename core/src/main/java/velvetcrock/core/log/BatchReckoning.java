@@ -93,12 +93,16 @@ public final class BatchReckoning {
     return herbs(Range::middle);
   }
 
-  /** The herbs, the heaviest first, as a label has to name them. */
-  public List<Herb> herbsByWeight() {
+  /** The herbs as they went in, the heaviest first, as a label has to name them. */
+  public List<HerbPortion> portionsByWeight() {
     return herbs().stream()
         .sorted(Comparator.comparingDouble(HerbPortion::massG).reversed())
-        .map(HerbPortion::herb)
         .toList();
+  }
+
+  /** The herbs, the heaviest first. */
+  public List<Herb> herbsByWeight() {
+    return portionsByWeight().stream().map(HerbPortion::herb).toList();
   }
 
   /** Their names, the heaviest first. */

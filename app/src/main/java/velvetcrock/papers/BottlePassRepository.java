@@ -1,0 +1,10 @@
+package velvetcrock.papers;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface BottlePassRepository extends JpaRepository<BottlePass, UUID> {
+  List<BottlePass> findByBatchIdInAndRevokedAtIsNull(Collection<UUID> batches);
+}

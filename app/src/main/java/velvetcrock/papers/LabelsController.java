@@ -1,0 +1,196 @@
+package velvetcrock.papers;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.batch.BottleRecord;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Claims;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+import velvetcrock.web.Typed;
+
+/** Sheets of labels for bottles, as a PDF. */
+@Controller
+class LabelsController {
+  private static final int SHOWN = 300;
+  private static final int MOST = 500;
+
+  private final BottleBook book;
+  private final Passes passes;
+  private final LabelWriter writer;
+  private final Households households;
+  private final Catalogues catalogues;
+  private final Claims claims = Claims.shipped();
+
+  LabelsController(
+      BottleBook book,
+      Passes passes,
+      LabelWriter writer,
+      Households households,
+      Catalogues catalogues) {
+    this.book = book;
+    this.passes = passes;
+    this.writer = writer;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /** A bottle to choose. */
+  record Choice(String code, String words, boolean chosen) {}
+
+  /**
+   * A sheet to choose, with its drawing in mm.
+   *
+   * @param labels upper left corners
+   */
+  record Sheet(LabelGrid grid, double paperWidth, double paperHeight, List<Corner> labels) {
+    private static final double MM_PER_PT = 25.4 / 72;
+
+    static Sheet of(LabelGrid grid) {
+      List<Corner> corners = new ArrayList<>();
+      for (int i = 0; i < grid.labels(); i++) {
+        corners.add(
+            new Corner(
+                grid.left() + i % grid.columns() * grid.pitchX(),
+                grid.top() + i / grid.columns() * grid.pitchY()));
+      }
+      return new Sheet(
+          grid,
+          Math.round(grid.paper().size().getWidth() * MM_PER_PT),
+          Math.round(grid.paper().size().getHeight() * MM_PER_PT),
+          corners);
+    }
+  }
+
+  /** Where a label begins on its sheet, mm. */
+  record Corner(double x, double y) {}
+
+  @GetMapping("/cellar/labels")
+  String choose(LabelForm form, Model model) {
+    String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+    LabelForm first =
+        new LabelForm(
+            form.bottles(), "a4-21", "1", "0", null, "", null, here, form.herb(), form.oil());
+    page(first, FieldErrors.none(), List.of(), model.asMap());
+    return "papers/labels";
+  }
+
+  @PostMapping("/cellar/labels")
+  Object print(LabelForm form, HttpServletResponse response) {
+    List<String> questioned = List.of();
+    try {
+      LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
+      List<BottleRecord> bottles = chosen(form);
+      questioned = questioned(form.ownWords(), bottles);
+      if (!questioned.isEmpty() && form.sure() == null) {
+        throw new Refused(
+            "words",
+            "“%s” may count as a medical claim, which the law of many places forbids on what is not a"
+                    .formatted(String.join("”, “", questioned))
+                + " medicine. Ask what yours says, or choose other words.");
+      }
+      return pdf(LabelSheet.pdf(labels(form, bottles), grid, form.skipped()));
+    } catch (Refused refused) {
+      ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
+      page(form, FieldErrors.of(refused), questioned, page.getModel());
+      return page;
+    }
+  }
+
+  private static ResponseEntity<byte[]> pdf(byte[] bytes) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .cacheControl(CacheControl.noStore())
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels.pdf\"")
+        .body(bytes);
+  }
+
+  private List<BottleRecord> chosen(LabelForm form) {
+    Set<String> codes = new HashSet<>(form.bottles());
+    List<BottleRecord> chosen =
+        standing(form).stream().filter(b -> codes.contains(b.code())).toList();
+    if (chosen.isEmpty()) {
+      throw new Refused("bottle", "Choose a bottle.");
+    }
+    if (chosen.size() * form.copies() > MOST) {
+      throw new Refused("each", "At most " + MOST + " labels at once.");
+    }
+    return chosen;
+  }
+
+  private List<BottleRecord> standing(LabelForm form) {
+    return book.standing(new BottleBook.Which(named(form.herb()), named(form.oil())), SHOWN);
+  }
+
+  private static @Nullable String named(@Nullable String key) {
+    return Typed.blank(key) ? null : key;
+  }
+
+  private List<String> questioned(String words, List<BottleRecord> bottles) {
+    Set<String> names = new HashSet<>();
+    for (BottleRecord bottle : bottles) {
+      new BatchReckoning(catalogues.current(), bottle.batch().state())
+          .herbsByWeight()
+          .forEach(
+              herb -> {
+                names.add(herb.name());
+                names.add(herb.botanical());
+              });
+    }
+    return claims.in(words, names);
+  }
+
+  private List<LabelSheet.Label> labels(LabelForm form, List<BottleRecord> bottles) {
+    LabelWriter.Extras extras = new LabelWriter.Extras(form.inci() != null, form.ownWords());
+    String base = form.base();
+    Map<String, String> tokens = passes.tokens(bottles);
+    List<LabelSheet.Label> labels = new ArrayList<>();
+    for (BottleRecord bottle : bottles) {
+      LabelSheet.Label label =
+          new LabelSheet.Label(writer.of(bottle, extras), base + "/b/" + tokens.get(bottle.code()));
+      for (int i = 0; i < form.copies(); i++) {
+        labels.add(label);
+      }
+    }
+    return labels;
+  }
+
+  private void page(
+      LabelForm form, FieldErrors errors, List<String> questioned, Map<String, Object> model) {
+    Formats fmt = households.formats(households.current());
+    List<Choice> choices = new ArrayList<>();
+    for (BottleRecord bottle : standing(form)) {
+      BatchReckoning reckoning = new BatchReckoning(catalogues.current(), bottle.batch().state());
+      choices.add(
+          new Choice(
+              bottle.code(),
+              reckoning.herbNames() + ", until " + fmt.fullDate(bottle.bestBefore()),
+              form.bottles().contains(bottle.code())));
+    }
+    model.put("choices", choices);
+    model.put("sheets", LabelGrid.all().stream().map(Sheet::of).toList());
+    model.put("form", form);
+    model.put("errors", errors);
+    model.put("questioned", !questioned.isEmpty());
+  }
+}

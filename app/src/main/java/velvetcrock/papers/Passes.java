@@ -1,0 +1,115 @@
+package velvetcrock.papers;
+
+import java.time.Clock;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.keygen.BytesKeyGenerator;
+import org.springframework.security.crypto.keygen.KeyGenerators;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.BottleRecord;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+
+/**
+ * The tokens on labels, each of 128 random bits. They are stored as they are, because a label is
+ * printed again with the same one; what they open is no more than what the label says.
+ */
+@Service
+public class Passes {
+  private static final int BYTES = 16;
+  private static final BytesKeyGenerator RANDOM = KeyGenerators.secureRandom(BYTES);
+
+  private final BottlePassRepository passes;
+  private final JdbcTemplate jdbc;
+  private final CurrentHousehold current;
+  private final Clock clock;
+
+  Passes(BottlePassRepository passes, JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+    this.passes = passes;
+    this.jdbc = jdbc;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /** A bottle by its batch's code and its letter. */
+  record Held(String batch, String letter) {}
+
+  /** Whoever holds a bottle: sees its label and nothing else of the household. */
+  private record Holder(UUID householdId, String displayName) implements InHousehold {}
+
+  /** A household's bottle. */
+  private record Found(UUID household, Held held) {}
+
+  /** The tokens of bottles by their codes; those that have none get one. */
+  @Transactional
+  Map<String, String> tokens(List<BottleRecord> bottles) {
+    Map<String, String> valid = new HashMap<>();
+    List<UUID> batches = bottles.stream().map(b -> b.batch().id()).distinct().toList();
+    for (BottlePass pass : passes.findByBatchIdInAndRevokedAtIsNull(batches)) {
+      valid.put(pass.batchId() + pass.letter(), pass.token());
+    }
+    Map<String, String> tokens = new HashMap<>();
+    for (BottleRecord bottle : bottles) {
+      String letter = bottle.bottle().letter();
+      tokens.put(
+          bottle.code(),
+          valid.computeIfAbsent(
+              bottle.batch().id() + letter, key -> made(bottle.batch().id(), letter)));
+    }
+    return tokens;
+  }
+
+  private String made(UUID batch, String letter) {
+    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(RANDOM.generateKey());
+    passes.save(new BottlePass(batch, letter, token, clock.instant()));
+    return token;
+  }
+
+  /** The token of a bottle, if it has one. */
+  @Transactional(readOnly = true)
+  public Optional<String> token(BatchRecord batch, String letter) {
+    return valid(batch, letter).map(BottlePass::token);
+  }
+
+  /** Makes what is printed on a bottle's labels open nothing any more. */
+  @Transactional
+  void revoke(BatchRecord batch, String letter) {
+    valid(batch, letter).ifPresent(pass -> pass.revoke(clock.instant()));
+  }
+
+  private Optional<BottlePass> valid(BatchRecord batch, String letter) {
+    return passes.findByBatchIdInAndRevokedAtIsNull(List.of(batch.id())).stream()
+        .filter(pass -> pass.letter().equals(letter))
+        .findFirst();
+  }
+
+  /**
+   * Does something with the bottle that a token opens, on behalf of its household.
+   *
+   * @return empty where the token opens nothing
+   */
+  <T> Optional<T> opened(String token, Function<Held, T> work) {
+    return jdbc
+        .query(
+            "select p.household_id, x.code, p.letter from bottle_pass p"
+                + " join batch x on x.id = p.batch_id where p.token = ? and p.revoked_at is null",
+            (row, number) ->
+                new Found(
+                    row.getObject(1, UUID.class), new Held(row.getString(2), row.getString(3))),
+            token)
+        .stream()
+        .findFirst()
+        .map(
+            found ->
+                current.actingAs(
+                    new Holder(found.household(), ""), () -> work.apply(found.held())));
+  }
+}
