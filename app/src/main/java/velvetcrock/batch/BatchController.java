@@ -154,6 +154,7 @@ class BatchController {
             linked(batch, fmt),
             experience.own());
     model.addAttribute("batch", batch);
+    model.addAttribute("herbs", reckoning.herbsByWeight());
     model.addAttribute("view", view);
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
@@ -197,6 +198,10 @@ class BatchController {
       facts.add(
           new BatchView.Fact(
               "Another try of", charge.manner().again(), "/batches/" + charge.manner().again()));
+    }
+    Event.InTrial trial = charge.manner().trial();
+    if (trial != null) {
+      facts.add(new BatchView.Fact("In a trial", trial.words(), "/trials/" + trial.id()));
     }
     if (!batch.state().bottles().isEmpty()) {
       book.of(batch).forEach(bottle -> facts.add(fact(bottle, fmt)));

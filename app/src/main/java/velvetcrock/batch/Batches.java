@@ -54,6 +54,7 @@ public class Batches {
   private final BottleBook book;
   private final ReadingStore readings;
   private final Experience experience;
+  private final BatchJournal journal;
   private final Households households;
   private final CurrentHousehold current;
   private final EventKinds kinds;
@@ -69,6 +70,7 @@ public class Batches {
       BottleBook book,
       ReadingStore readings,
       Experience experience,
+      BatchJournal journal,
       Households households,
       CurrentHousehold current,
       EventKinds kinds,
@@ -82,6 +84,7 @@ public class Batches {
     this.book = book;
     this.readings = readings;
     this.experience = experience;
+    this.journal = journal;
     this.households = households;
     this.current = current;
     this.kinds = kinds;
@@ -119,7 +122,7 @@ public class Batches {
             kinds.write(state),
             clock.instant());
     entities.persist(batch);
-    Written written = write(batch, entry, key);
+    Written written = write(batch, state, entry, key);
     return written.with(lots.take(batch.code(), entry.id(), known, state));
   }
 
@@ -201,7 +204,7 @@ public class Batches {
     entries.add(entry);
     BatchState state = BatchLog.fold(entries);
     reckonable(state);
-    Written written = write(batch, entry, key);
+    Written written = write(batch, state, entry, key);
     batch.become(state, kinds.write(state));
     if (replaces == null) {
       written = written.with(lots.take(batch.code(), entry.id(), known, state));
@@ -336,7 +339,7 @@ public class Batches {
     }
   }
 
-  private Written write(Batch batch, Entry entry, String key) {
+  private Written write(Batch batch, BatchState state, Entry entry, String key) {
     String by = current.who().map(InHousehold::displayName).orElse("");
     Instant now = clock.instant();
     entities.persist(
@@ -345,6 +348,7 @@ public class Batches {
             new StoredEntry.Happened(entry.id(), entry.number(), entry.at(), entry.replaces()),
             new StoredEntry.Written(
                 EventKinds.nameOf(entry.event()), kinds.write(entry.event()), now, by, key)));
+    journal.tell(batch.code(), state, entry, by);
     events.publishEvent(
         new BatchChanged(current.id(), batch.id(), batch.code(), BatchChanged.What.LOG, List.of()));
     return new Written(entry.id(), batch.code(), entry.number(), false, by, now, List.of());

@@ -2,7 +2,7 @@ package velvetcrock.batch;
 
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.log.BatchState;
-import velvetcrock.core.materia.Method;
+import velvetcrock.core.log.Event;
 import velvetcrock.web.Formats;
 
 /**
@@ -30,9 +30,9 @@ public record Beads(String served, String ahead, String thread, String words) {
             + fmt.date(state.usual())
             + ", by "
             + fmt.date(state.latest());
-    Method method = state.charge().method();
+    Event.Charged charge = state.charge();
     return strung(
-        new Window(method.earliestDays(), method.usualDays(), method.latestDays()),
+        new Window(charge.earliestDays(), charge.usualDays(), charge.latestDays()),
         state.day(fmt.today()),
         words);
   }

@@ -135,7 +135,7 @@ final class EntryWords {
               e.well().isBlank() ? "" : "Went well: " + e.well(),
               e.nextTime().isBlank() ? "" : "Next time: " + e.nextTime())
           .filter(s -> !s.isEmpty())
-          .collect(Collectors.joining(". "));
+          .collect(Collectors.joining("\n"));
     } else if (event instanceof BottleEvent.Stood e) {
       return stood(e);
     } else if (event instanceof Event.Bottled e) {

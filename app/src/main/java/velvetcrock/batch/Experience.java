@@ -5,16 +5,13 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
+import velvetcrock.web.CatchUp;
 
 /**
  * What the household's own strainings taught: how much oil a marc keeps, by part and expressing.
@@ -25,33 +22,23 @@ public class Experience {
   private final BatchRepository batches;
   private final Catalogues catalogues;
   private final EventKinds kinds;
-  private final CurrentHousehold current;
   private final EntityManager entities;
-  private final TransactionTemplate transactions;
-  private final JdbcTemplate jdbc;
+  private final CatchUp catchUp;
 
   Experience(
       RetentionLessonRepository lessons,
       BatchRepository batches,
       Catalogues catalogues,
       EventKinds kinds,
-      CurrentHousehold current,
       EntityManager entities,
-      TransactionTemplate transactions,
-      JdbcTemplate jdbc) {
+      CatchUp catchUp) {
     this.lessons = lessons;
     this.batches = batches;
     this.catalogues = catalogues;
     this.kinds = kinds;
-    this.current = current;
     this.entities = entities;
-    this.transactions = transactions;
-    this.jdbc = jdbc;
+    this.catchUp = catchUp;
   }
-
-  private record Strained(UUID household, UUID batch) {}
-
-  private record Scribe(UUID householdId, String displayName) implements InHousehold {}
 
   /** All that the current household has learned. */
   @Transactional(readOnly = true)
@@ -71,22 +58,9 @@ public class Experience {
   /** Learns from batches that were strained before there were lessons. */
   @EventListener(ApplicationReadyEvent.class)
   void catchUp() {
-    List<Strained> before =
-        jdbc.query(
-            "select household_id, id from batch b where status in ('STRAINED', 'BOTTLED', 'FINISHED')"
-                + " and not exists (select 1 from retention_lesson l where l.batch_id = b.id)",
-            (row, i) -> new Strained(row.getObject(1, UUID.class), row.getObject(2, UUID.class)));
-    for (Strained one : before) {
-      current.actingAs(
-          new Scribe(one.household(), ""),
-          () -> {
-            transactions.executeWithoutResult(
-                status ->
-                    batches
-                        .findById(one.batch())
-                        .ifPresent(b -> learn(b.id(), kinds.state(b.state()))));
-            return null;
-          });
-    }
+    catchUp.each(
+        "select household_id, id from batch b where status in ('STRAINED', 'BOTTLED', 'FINISHED')"
+            + " and not exists (select 1 from retention_lesson l where l.batch_id = b.id)",
+        id -> batches.findById(id).ifPresent(b -> learn(b.id(), kinds.state(b.state()))));
   }
 }

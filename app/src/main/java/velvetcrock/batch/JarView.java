@@ -183,8 +183,7 @@ public record JarView(
     boolean dry = Boolean.FALSE.equals(state.seen().covered());
     double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
     double drawn =
-        Math.max(
-            0, Math.min(1, state.day(fmt.today()) / (double) state.charge().method().usualDays()));
+        Math.max(0, Math.min(1, state.day(fmt.today()) / (double) state.charge().usualDays()));
     boolean round =
         first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
     String words =

@@ -126,9 +126,9 @@ record ReadyView(String lead, String mood, List<Line> why) {
         : "day "
             + state.day(fmt.today())
             + "; its window is days "
-            + state.charge().method().earliestDays()
+            + state.charge().earliestDays()
             + " to "
-            + state.charge().method().latestDays();
+            + state.charge().latestDays();
   }
 
   private static String water(Known known) {

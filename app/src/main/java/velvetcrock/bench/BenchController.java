@@ -52,6 +52,7 @@ class BenchController {
 
   private final Planner planner;
   private final Charging charging;
+  private final Splitting splitting;
   private final Households households;
   private final Batches batches;
   private final Catalogues catalogues;
@@ -62,6 +63,7 @@ class BenchController {
   BenchController(
       Planner planner,
       Charging charging,
+      Splitting splitting,
       Households households,
       Batches batches,
       Catalogues catalogues,
@@ -70,6 +72,7 @@ class BenchController {
       Appliances appliances) {
     this.planner = planner;
     this.charging = charging;
+    this.splitting = splitting;
     this.households = households;
     this.batches = batches;
     this.catalogues = catalogues;
@@ -99,7 +102,8 @@ class BenchController {
   }
 
   @PostMapping("/bench")
-  String again(BenchForm form, ChargeForm charging, Model model) {
+  String again(BenchForm form, ChargeForm charging, SplitForm split, Model model) {
+    model.addAttribute("split", split);
     return page(form, charging, FieldErrors.none(), model);
   }
 
@@ -131,6 +135,32 @@ class BenchController {
       return written.size() == 1 ? "redirect:/batches/" + written.get(0).code() : "redirect:/";
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(form, said, FieldErrors.of(refused), model);
+    }
+  }
+
+  @PostMapping("/bench/trial")
+  String trial(
+      BenchForm form,
+      ChargeForm said,
+      SplitForm split,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    Household house = households.current();
+    LocalDate today = households.today(house);
+    BenchForm completed = completed(form, bench(house).places());
+    try {
+      UUID id = splitting.split(completed, said, split, () -> bench(house), today);
+      flash.addFlashAttribute("notice", "Charged: write each jar’s code and letter on its lid.");
+      return "redirect:/trials/" + id;
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      model.addAttribute("split", split);
+      if (FieldErrors.of(refused).at("read") != null) {
+        model.addAttribute(
+            "trialToBeRead", splitting.toBeRead(completed, split, bench(house), today));
+      }
       return page(form, said, FieldErrors.of(refused), model);
     }
   }
@@ -169,6 +199,9 @@ class BenchController {
     WishReader.Bench bench = bench(house);
     BenchForm completed = completed(form, bench.places());
     model.addAttribute("charging", charging);
+    if (!model.containsAttribute("split")) {
+      model.addAttribute("split", SplitForm.empty());
+    }
     model.addAttribute(
         "key", Optional.ofNullable(charging.key()).orElseGet(() -> UUID.randomUUID().toString()));
     model.addAttribute(

@@ -130,6 +130,13 @@ public record BenchForm(
         dose, spiritLot, jar, cover, place, use, code, set);
   }
 
+  /** The same with changes asked for, as a button would. */
+  BenchForm asked(String changes) {
+    return new BenchForm(
+        amount, herbs, oils, ratioKind, ratio, herbFill, oilFill, packing, method, slurry, abv,
+        dose, spiritLot, jar, cover, place, use, again, changes);
+  }
+
   /** The same with nothing missing and the asked change made. */
   BenchForm completed(String usualCarrier, String usualPlace) {
     List<HerbRow> herbRows =

@@ -314,19 +314,24 @@ final class BenchPanels {
     return number + (number.equals("1") ? " day" : " days");
   }
 
+  /** A way of drawing, by its warmth. */
+  static String name(Method method) {
+    return switch (method) {
+      case TWO_STAGE -> "Warm, then dark";
+      case WARM -> "Warm in a bath";
+      case CROCK -> "Slow cooker";
+      case SIMMER -> "Simmered";
+      case OVEN -> "Low oven";
+      case COLD, SOLAR, SPIRIT -> "As cool as it stands";
+    };
+  }
+
   /** Another way of heat: its band and time, and what it pulls against what it spends. */
   private Way byHeat(velvetcrock.core.plan.Way way) {
     HeatGoal goal = HeatGoal.of(way.method(), HeatGoal.FRYING_C);
     double days = way.keepingSpentDays();
     return new Way(
-        switch (way.method()) {
-          case TWO_STAGE -> "Warm, then dark";
-          case WARM -> "Warm in a bath";
-          case CROCK -> "Slow cooker";
-          case SIMMER -> "Simmered";
-          case OVEN -> "Low oven";
-          case COLD, SOLAR, SPIRIT -> "As cool as it stands";
-        },
+        name(way.method()),
         fmt.degrees(goal.band().lowC(), goal.band().highC())
             + ", "
             + (way.method() == Method.TWO_STAGE

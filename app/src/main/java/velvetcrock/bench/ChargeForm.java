@@ -21,6 +21,11 @@ record ChargeForm(
     return new ChargeForm(null, null, null, null, null, null);
   }
 
+  /** The same under another key. */
+  ChargeForm under(String other) {
+    return new ChargeForm(chargedOn, bestBefore, openedOn, clean, read, other);
+  }
+
   /** Whether a caution was said to be read. */
   public boolean hasRead(String code) {
     return read != null && read.contains(code);

@@ -43,11 +43,22 @@ class Charging {
    */
   @Transactional
   public List<Written> charge(Plan plan, ChargeForm form, LocalDate today) {
+    return charge(plan, form, today, null);
+  }
+
+  /**
+   * The same for a jar of a trial.
+   *
+   * @param trial what it is in the trial; null where it is in none
+   */
+  @Transactional
+  public List<Written> charge(
+      Plan plan, ChargeForm form, LocalDate today, Event.@Nullable InTrial trial) {
     Said said = said(plan, form, today);
     String key = Optional.ofNullable(form.key()).orElse("");
     List<Written> written = new ArrayList<>();
     for (int i = 0; i < plan.filled().size(); i++) {
-      Event.Charged event = event(plan, plan.filled().get(i), said);
+      Event.Charged event = event(plan, plan.filled().get(i), said, trial);
       written.add(batches.charge(event, i == 0 ? key : key + "/" + i));
     }
     return List.copyOf(written);
@@ -82,7 +93,8 @@ class Charging {
     return new Said(on, bestBefore, opened, read);
   }
 
-  private static Event.Charged event(Plan plan, Plan.Filled fill, Said said) {
+  private static Event.Charged event(
+      Plan plan, Plan.Filled fill, Said said, Event.@Nullable InTrial trial) {
     Wish wish = plan.wish();
     return new Event.Charged(
         wish.method(),
@@ -102,7 +114,8 @@ class Charging {
             wish.blended(),
             spirit(plan, fill.share()),
             wish.again().isEmpty() ? null : wish.again(),
-            said.read()));
+            said.read(),
+            trial));
   }
 
   private static Event.HerbIn herb(Wish.InHerb herb, double share) {

@@ -75,7 +75,15 @@ class Planner {
    * @throws Refused at every field that cannot be read
    */
   Plan plan(BenchForm form, Bench bench, LocalDate today) {
-    Wish wish = reader.read(form, bench);
+    return plan(form, bench, today, 1);
+  }
+
+  /** The same for a share of herb and oil. */
+  Plan plan(BenchForm form, Bench bench, LocalDate today, double share) {
+    return plan(reader.read(form, bench).share(share), bench, today);
+  }
+
+  private Plan plan(Wish wish, Bench bench, LocalDate today) {
     Jar chosen = wish.jar();
     JarChoice choice =
         chosen != null

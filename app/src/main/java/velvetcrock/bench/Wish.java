@@ -61,6 +61,32 @@ record Wish(
    */
   record InSpirit(double abvPercent, double dose, Optional<LotRecord> lot) {}
 
+  /** The same with a share of herb and oil. */
+  Wish share(double share) {
+    return new Wish(
+        herbs.stream()
+            .map(
+                h ->
+                    new InHerb(
+                        h.portion().withMassG(h.portion().massG() * share),
+                        h.massG().times(share),
+                        share == 1 ? h.text() : "",
+                        h.lot()))
+            .toList(),
+        oils,
+        oilMl.map(ml -> ml.times(share)),
+        ratioKind,
+        ratio,
+        jar,
+        coverMm,
+        place,
+        use,
+        method,
+        blended,
+        spirit,
+        again);
+  }
+
   /** The herbs as portions. */
   List<HerbPortion> portions() {
     return herbs.stream().map(InHerb::portion).toList();

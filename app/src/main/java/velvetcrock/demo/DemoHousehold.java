@@ -28,6 +28,7 @@ import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BottleEvent;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -59,6 +60,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final Catalogues catalogues;
   private final DemoDrawer drawer;
   private final DemoStove stove;
+  private final DemoTrial trial;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final StandIns standIns;
@@ -72,6 +74,7 @@ public class DemoHousehold implements ApplicationRunner {
       Catalogues catalogues,
       DemoDrawer drawer,
       DemoStove stove,
+      DemoTrial trial,
       CurrentHousehold current,
       TransactionTemplate transactions,
       StandIns standIns,
@@ -83,6 +86,7 @@ public class DemoHousehold implements ApplicationRunner {
     this.catalogues = catalogues;
     this.drawer = drawer;
     this.stove = stove;
+    this.trial = trial;
     this.current = current;
     this.transactions = transactions;
     this.standIns = standIns;
@@ -125,6 +129,10 @@ public class DemoHousehold implements ApplicationRunner {
       own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94", "felt softer in three salves");
       furnishShelf(cottage);
       furnishCellar(cottage);
+      households.places().stream()
+          .filter(p -> p.name().equals(DARK))
+          .findFirst()
+          .ifPresent(p -> trial.run(cottage, p));
       drawer.furnish(cottage);
       stove.furnish(cottage);
     }
@@ -238,6 +246,14 @@ public class DemoHousehold implements ApplicationRunner {
             bottle("A", 250, Store.Place.COOL),
             bottle("B", 100, Store.Place.FRIDGE),
             bottle("C", 90, Store.Place.COOL)));
+    say(cottage, yarrow, 107, new Event.MarcWeighed(112, "112 g"));
+    say(
+        cottage,
+        yarrow,
+        106,
+        new Event.LookedBack(
+            "Clear, deep gold after six weeks; nothing settled.",
+            "Cut it finer: the stalks stayed pale inside."));
     say(cottage, yarrow, 60, new Event.Drawn("A", 90, "90 ml", "balm for the ferry crew"));
     say(
         cottage,
@@ -259,6 +275,18 @@ public class DemoHousehold implements ApplicationRunner {
         230,
         List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
     say(cottage, heather, 90, new Event.Drawn("A", 70, "70 ml", "bath oil"));
+    say(cottage, heather, 89, new BottleEvent.Opened("A"));
+    say(
+        cottage,
+        heather,
+        40,
+        new Event.LookedBack("", "Keep it out of the window: it aged faster than it drew."));
+
+    String mugwort = jar(cottage, "mugwort", Cut.CUT, 20, "hemp", "jar-370", DARK, 260);
+    tend(cottage, mugwort, 260, 225);
+    strain(cottage, mugwort, 224, 200, List.of(bottle("A", 200, Store.Place.ROOM)));
+    say(cottage, mugwort, 70, new BottleEvent.Checked("A", Event.OffSmell.RANCID, false, false));
+    say(cottage, mugwort, 70, new Event.BottleGone("A", Event.Reason.RANCID));
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 20, "hazelnut", "jar-370", DARK, 120);
     tend(cottage, meadowsweet, 120, 82);

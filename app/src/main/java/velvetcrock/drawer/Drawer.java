@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,6 +22,7 @@ import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotEvent;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.web.CatchUp;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
 
@@ -39,13 +42,34 @@ public class Drawer {
   private final LotRepository lots;
   private final DrawerLog log;
   private final Catalogues catalogues;
+  private final LotJournal journal;
+  private final CatchUp catchUp;
   private final EntityManager database;
 
-  Drawer(LotRepository lots, DrawerLog log, Catalogues catalogues, EntityManager database) {
+  Drawer(
+      LotRepository lots,
+      DrawerLog log,
+      Catalogues catalogues,
+      LotJournal journal,
+      CatchUp catchUp,
+      EntityManager database) {
     this.lots = lots;
     this.log = log;
     this.catalogues = catalogues;
+    this.journal = journal;
+    this.catchUp = catchUp;
     this.database = database;
+  }
+
+  /** Tells the journal of what was written before there was one. */
+  @EventListener(ApplicationReadyEvent.class)
+  void catchUp() {
+    catchUp.each(
+        "select household_id, id from lot l where not exists"
+            + " (select 1 from journal j where j.link = '/drawer/lots/' || l.id)",
+        id ->
+            log.<LotEvent>lines(id, NAMES)
+                .forEach(line -> journal.tell(id, lot(id).lot(), line.entry(), line.by())));
   }
 
   private static Map<String, Class<? extends LotEvent>> names() {
@@ -177,6 +201,7 @@ public class Drawer {
     Lot lot = Lot.fold(all);
     database.persist(new LotRow(id, lot, log.json(lot), catalogues.current(), log.now()));
     log.write(id, all, NAMES, key);
+    journal.tell(id, lot, all.get(all.size() - 1));
     return id;
   }
 
@@ -200,6 +225,7 @@ public class Drawer {
     List<Entry<LotEvent>> all = log.with(log.of(id, NAMES), event, at, replaces);
     Lot lot = Lot.fold(all);
     log.write(id, all, NAMES, key);
+    journal.tell(id, lot, all.get(all.size() - 1));
     row.become(lot, log.json(lot), catalogues.current());
     return lot;
   }

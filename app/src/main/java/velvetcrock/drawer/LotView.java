@@ -129,29 +129,10 @@ record LotView(
 
   private static Line line(DrawerLog.Line<LotEvent> line, Kind kind, LotWords words, Formats fmt) {
     LotEvent event = line.entry().event();
-    String link = "";
-    String title;
-    if (event instanceof LotEvent.Added e) {
-      title = "Put in: " + words.amount(kind, e.amount());
-    } else if (event instanceof LotEvent.Picked e) {
-      title = "Picked " + words.amount(kind, e.amount()) + " on " + fmt.date(e.on());
-    } else if (event instanceof LotEvent.Taken e) {
-      title = words.amount(kind, e.amount()) + " into " + e.what();
-      link = batch(e.what());
-    } else if (event instanceof LotEvent.GivenBack e) {
-      title = words.amount(kind, e.amount()) + " back from " + e.what();
-      link = batch(e.what());
-    } else if (event instanceof LotEvent.Counted e) {
-      title = "Counted: " + words.amount(kind, e.amount());
-    } else if (event instanceof LotEvent.Described) {
-      title = "Described anew";
-    } else if (event instanceof LotEvent.Opened e) {
-      title = "Opened " + fmt.date(e.on());
-    } else if (event instanceof LotEvent.Ended e) {
-      title = reason(e.reason());
-    } else {
-      title = "Taken back";
-    }
+    String link =
+        event instanceof LotEvent.Taken e
+            ? batch(e.what())
+            : event instanceof LotEvent.GivenBack e ? batch(e.what()) : "";
     boolean fixed =
         line.replaced()
             || event instanceof LotEvent.Added
@@ -160,7 +141,7 @@ record LotView(
             || event instanceof LotEvent.Struck;
     return new Line(
         line.entry().id(),
-        title,
+        words.title(kind, event),
         fmt.moment(line.entry().at()),
         line.by(),
         line.replaced(),
@@ -176,14 +157,5 @@ record LotView(
   /** The page of the batch that something went into; empty where it was no batch. */
   private static String batch(String what) {
     return BATCH.matcher(what).matches() ? "/batches/" + what : "";
-  }
-
-  static String reason(LotEvent.Reason reason) {
-    return switch (reason) {
-      case USED_UP -> "Used up";
-      case GIVEN_AWAY -> "Given away";
-      case SPOILED -> "Stale or spoiled";
-      case LOST -> "Spilled or lost";
-    };
   }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.drawer.LotEvent;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.web.Formats;
 
@@ -94,5 +95,36 @@ public final class LotWords {
       words.add(details.from());
     }
     return (words.isEmpty() ? "the drawer" : String.join(", ", words)) + ": " + amount(lot);
+  }
+
+  /** What happened to a lot, in a few words. */
+  String title(Kind kind, LotEvent event) {
+    if (event instanceof LotEvent.Added e) {
+      return "Put in: " + amount(kind, e.amount());
+    } else if (event instanceof LotEvent.Picked e) {
+      return "Picked " + amount(kind, e.amount()) + " on " + fmt.date(e.on());
+    } else if (event instanceof LotEvent.Taken e) {
+      return amount(kind, e.amount()) + " into " + e.what();
+    } else if (event instanceof LotEvent.GivenBack e) {
+      return amount(kind, e.amount()) + " back from " + e.what();
+    } else if (event instanceof LotEvent.Counted e) {
+      return "Counted: " + amount(kind, e.amount());
+    } else if (event instanceof LotEvent.Described) {
+      return "Described anew";
+    } else if (event instanceof LotEvent.Opened e) {
+      return "Opened " + fmt.date(e.on());
+    } else if (event instanceof LotEvent.Ended e) {
+      return reason(e.reason());
+    }
+    return "Taken back";
+  }
+
+  static String reason(LotEvent.Reason reason) {
+    return switch (reason) {
+      case USED_UP -> "Used up";
+      case GIVEN_AWAY -> "Given away";
+      case SPOILED -> "Stale or spoiled";
+      case LOST -> "Spilled or lost";
+    };
   }
 }

@@ -221,6 +221,11 @@ public final class Formats {
     return date.equals(today) ? "today " + time : nearDate(date) + " " + time;
   }
 
+  /** The time of day: {@code 14:05}. */
+  public String clock(Instant at) {
+    return at.atZone(zone).format(TIME);
+  }
+
   /** The day on which a moment falls in the household. */
   public LocalDate date(Instant at) {
     return at.atZone(zone).toLocalDate();

@@ -315,17 +315,17 @@ public record BatchState(
 
   /** First day on which it may be strained. */
   public LocalDate earliest() {
-    return charge.chargedOn().plusDays(charge.method().earliestDays());
+    return charge.chargedOn().plusDays(charge.earliestDays());
   }
 
   /** Day on which it usually is strained. */
   public LocalDate usual() {
-    return charge.chargedOn().plusDays(charge.method().usualDays());
+    return charge.chargedOn().plusDays(charge.usualDays());
   }
 
   /** Last day of its window. */
   public LocalDate latest() {
-    return charge.chargedOn().plusDays(charge.method().latestDays());
+    return charge.chargedOn().plusDays(charge.latestDays());
   }
 
   /** A bottle by its letter. */

@@ -3,6 +3,7 @@ package velvetcrock.core.log;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
@@ -85,6 +86,9 @@ public sealed interface Event
       boolean cleanAndDry,
       Manner manner)
       implements Event {
+    /** A trial's jar is late this many days after its day: later, and it tells of other weeks. */
+    private static final int DAYS_AFTER_AIM = 3;
+
     /** Checks what has to be there and copies the lists. */
     public Charged {
       Checks.present("method", method);
@@ -179,6 +183,27 @@ public sealed interface Event
       return herbs.stream().map(HerbIn::massG).reduce(Range.exactly(0), Range::plus);
     }
 
+    /** Days from charging at which it may be strained: its trial's day, or else its method's. */
+    public int earliestDays() {
+      return aimDays().orElse(method.earliestDays());
+    }
+
+    /** Days from charging at which it usually is. */
+    public int usualDays() {
+      return aimDays().orElse(method.usualDays());
+    }
+
+    /** Days from charging by which it should be. */
+    public int latestDays() {
+      return aimDays().isPresent() ? aimDays().getAsInt() + DAYS_AFTER_AIM : method.latestDays();
+    }
+
+    private OptionalInt aimDays() {
+      return manner.trial() == null || manner.trial().aimDays() == null
+          ? OptionalInt.empty()
+          : OptionalInt.of(manner.trial().aimDays());
+    }
+
     /** Whether day and amounts are all known exactly. */
     public boolean exact() {
       return aboutDays == 0 && oilMl.exact() && herbMassG().exact();
@@ -192,9 +217,20 @@ public sealed interface Event
    * @param spirit the spirit that the herb was dampened with; the oil then follows after the rest
    * @param again code of the batch that this is another try of; may be null
    * @param read codes of the cautions that were read and gone through all the same
+   * @param trial the trial that it is a jar of; may be null
    */
   record Manner(
-      boolean blended, @Nullable SpiritIn spirit, @Nullable String again, List<String> read) {
+      boolean blended,
+      @Nullable SpiritIn spirit,
+      @Nullable String again,
+      List<String> read,
+      @Nullable InTrial trial) {
+    /** A jar of no trial. */
+    public Manner(
+        boolean blended, @Nullable SpiritIn spirit, @Nullable String again, List<String> read) {
+      this(blended, spirit, again, read, null);
+    }
+
     /** Simply poured. */
     public static final Manner PLAIN = new Manner(false, null, null, List.of());
 
@@ -204,6 +240,25 @@ public sealed interface Event
       read.forEach(code -> Checks.text("read", code));
       if (again != null) {
         Checks.text("again", again);
+      }
+    }
+  }
+
+  /**
+   * What a jar is in a trial.
+   *
+   * @param id the trial's
+   * @param words what sets it apart from the trial's other jars
+   * @param aimDays the day after charging on which it is to be strained, where that is what sets it
+   *     apart; else null
+   */
+  record InTrial(UUID id, String words, @Nullable Integer aimDays) {
+    /** Checks what has to be there. */
+    public InTrial {
+      Checks.present("id", id);
+      Checks.text("words", words);
+      if (aimDays != null) {
+        Checks.within("aimDays", aimDays, 1, 400);
       }
     }
   }

@@ -1,0 +1,143 @@
+package velvetcrock.journal;
+
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.web.CurrentHousehold;
+
+/**
+ * Keeps and finds what was written. The database’s word search is not Hibernate’s, so that the
+ * household stands in every statement here by hand.
+ */
+@Service
+public class Journal {
+  private static final int LONGEST_WORDS = 100;
+  private static final int MOST_WORDS = 8;
+
+  private final JdbcTemplate jdbc;
+  private final CurrentHousehold current;
+
+  Journal(JdbcTemplate jdbc, CurrentHousehold current) {
+    this.jdbc = jdbc;
+    this.current = current;
+  }
+
+  /**
+   * Keeps a line, in the transaction of what it tells of; one that is kept already stays as it is.
+   *
+   * @param replaces the line whose place it takes, if any
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void keep(JournalLine line, @Nullable UUID replaces) {
+    jdbc.update(
+        "insert into journal (id, household_id, kind, subject, link, title, detail, about, herbs,"
+            + " oils, happened_at, written_by, struck) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"
+            + " on conflict do nothing",
+        line.id(),
+        current.id(),
+        line.kind(),
+        line.subject().name(),
+        line.subject().link(),
+        line.title(),
+        line.detail(),
+        line.subject().about(),
+        line.subject().herbs().toArray(String[]::new),
+        line.subject().oils().toArray(String[]::new),
+        Timestamp.from(line.at()),
+        line.by(),
+        line.struck());
+    strike(replaces);
+  }
+
+  /** Marks a line as taken back. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void strike(@Nullable UUID id) {
+    if (id != null) {
+      jdbc.update(
+          "update journal set struck = true where id = ? and household_id = ?", id, current.id());
+    }
+  }
+
+  /**
+   * Finds lines, the newest first.
+   *
+   * @param skip how many of the newest to pass over
+   * @param most how many to find at most
+   */
+  @Transactional(readOnly = true)
+  public List<JournalLine> find(Search search, int skip, int most) {
+    StringBuilder sql = new StringBuilder("select * from journal where household_id = ?");
+    List<Object> values = new ArrayList<>(List.of(current.id()));
+    String words = query(search.words());
+    if (!words.isEmpty()) {
+      also(sql, values, "words @@ to_tsquery('simple', ?)", words);
+    }
+    if (search.herb() != null) {
+      also(sql, values, "herbs @> ?::text[]", new String[] {search.herb()});
+    }
+    if (search.oil() != null) {
+      also(sql, values, "oils @> ?::text[]", new String[] {search.oil()});
+    }
+    if (!search.kinds().isEmpty()) {
+      also(sql, values, "not struck and kind = any(?)", search.kinds().toArray(String[]::new));
+    }
+    if (search.from() != null) {
+      also(sql, values, "happened_at >= ?", Timestamp.from(search.from()));
+    }
+    if (search.until() != null) {
+      also(sql, values, "happened_at < ?", Timestamp.from(search.until()));
+    }
+    sql.append(" order by happened_at desc, id offset ? limit ?");
+    values.add(skip);
+    values.add(most);
+    return jdbc.query(sql.toString(), (row, number) -> line(row), values.toArray());
+  }
+
+  private static void also(StringBuilder sql, List<Object> values, String what, Object value) {
+    sql.append(" and ").append(what);
+    values.add(value);
+  }
+
+  /** Words as the database looks for them: each a beginning, all to be there. */
+  private static String query(String typed) {
+    String text = typed.length() > LONGEST_WORDS ? typed.substring(0, LONGEST_WORDS) : typed;
+    return Arrays.stream(text.split("[^\\p{L}\\p{N}]+"))
+        .filter(word -> !word.isEmpty())
+        .limit(MOST_WORDS)
+        .map(word -> word + ":*")
+        .collect(Collectors.joining(" & "));
+  }
+
+  private static JournalLine line(ResultSet row) throws SQLException {
+    return new JournalLine(
+        row.getObject("id", UUID.class),
+        row.getString("kind"),
+        new JournalLine.Subject(
+            row.getString("subject"),
+            row.getString("link"),
+            row.getString("about"),
+            texts(row.getArray("herbs")),
+            texts(row.getArray("oils"))),
+        row.getTimestamp("happened_at").toInstant(),
+        row.getString("written_by"),
+        row.getString("title"),
+        row.getString("detail"),
+        row.getBoolean("struck"));
+  }
+
+  private static List<String> texts(Array array) throws SQLException {
+    return Stream.of((String[]) array.getArray()).toList();
+  }
+}
