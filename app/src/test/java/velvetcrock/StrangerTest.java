@@ -52,6 +52,7 @@ class StrangerTest extends AppTest {
                 .replace("{thing}", "yarrow")
                 .replace("{entry}", entry.toString())
                 .replace("{photo}", entry.toString())
+                .replace("{herb}", "yarrow")
                 .replace("{token}", "no-such-token")
                 .replace("{secret}", "no-such-secret");
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {

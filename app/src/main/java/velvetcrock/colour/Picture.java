@@ -15,6 +15,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -60,6 +61,9 @@ final class Picture {
 
   /** Radius of what a tap averages, as a share of the width. */
   private static final double TAP = 0.02;
+
+  /** What the decoder warns of in lower case where a JPEG’s data end too soon. */
+  private static final String CUT_OFF = "premature end";
 
   private static final int HEADER_BYTES = 256 * 1024;
 
@@ -175,7 +179,8 @@ final class Picture {
       param.setSourceSubsampling(step, step, 0, 0);
       AtomicBoolean cutOff = new AtomicBoolean();
       reader.addIIOReadWarningListener(
-          (source, warning) -> cutOff.compareAndSet(false, warning.contains("Premature end")));
+          (source, warning) ->
+              cutOff.compareAndSet(false, warning.toLowerCase(Locale.ROOT).contains(CUT_OFF)));
       BufferedImage image = reader.read(0, param);
       if (cutOff.get()) {
         throw broken();

@@ -39,7 +39,7 @@ public enum StrainStep {
   SPREAD_CLOTHS;
 
   /** An oil thicker than this runs slowly through a cloth, mPa·s (practice). */
-  private static final double THICK = 50;
+  private static final double THICK = 80;
 
   /** How warm thick oil is made before it is strained, °C. */
   public static final double WARM_C = 40;

@@ -1,0 +1,209 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.web.servlet.ResultActions;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Method;
+
+/** Trials from the bench to what they showed. */
+class TrialTest extends AppTest {
+  @Autowired JdbcTemplate jdbc;
+
+  private ResultActions split(String... more) throws Exception {
+    List<String> fields =
+        new ArrayList<>(
+            List.of(
+                "amount",
+                "60 g",
+                "herbs[0].herb",
+                "yarrow",
+                "herbs[0].cut",
+                "CUT",
+                "herbs[0].state",
+                "DRIED",
+                "oils[0].carrier",
+                "rapeseed",
+                "clean",
+                "yes",
+                "bestBefore",
+                today().plusMonths(9).toString(),
+                "key",
+                UUID.randomUUID().toString()));
+    fields.addAll(List.of(more));
+    return send(keeper, "/bench/trial", fields.toArray(String[]::new));
+  }
+
+  private String begun(String... more) throws Exception {
+    return split(more)
+        .andExpect(status().is3xxRedirection())
+        .andReturn()
+        .getResponse()
+        .getRedirectedUrl();
+  }
+
+  private List<BatchRecord> jars() {
+    return as(keeper, () -> batches.standing()).stream()
+        .filter(b -> b.state().charge().manner().trial() != null)
+        .sorted(
+            (a, b) ->
+                a.state()
+                    .charge()
+                    .manner()
+                    .trial()
+                    .words()
+                    .compareTo(b.state().charge().manner().trial().words()))
+        .toList();
+  }
+
+  @Test
+  void oneChargeIsSplitIntoJarsThatDifferInTheirCutAlone() throws Exception {
+    String trial = begun("differs", "CUT", "cuts", "WHOLE", "cuts", "CUT", "cuts", "GROUND");
+
+    List<Event.Charged> charges = jars().stream().map(b -> b.state().charge()).toList();
+    assertThat(charges)
+        .extracting(c -> c.herbs().get(0).cut().name())
+        .containsExactly("CUT", "GROUND", "WHOLE");
+    assertThat(charges)
+        .allSatisfy(c -> assertThat(c.herbMassG().middle()).isEqualTo(20))
+        .extracting(c -> Math.round(c.oilMl().middle()))
+        .as("the same oil in all")
+        .containsOnly(Math.round(charges.get(0).oilMl().middle()));
+    visit(keeper, trial)
+        .andExpect(content().string(containsString("Yarrow by cut")))
+        .andExpect(content().string(containsString("ground")));
+    visit(keeper, "/batches/" + jars().get(0).code())
+        .andExpect(content().string(containsString("In a trial")))
+        .andExpect(content().string(containsString(trial)));
+    visit(keeper, "/trials").andExpect(content().string(containsString(trial)));
+  }
+
+  @Test
+  void weeksGiveEveryJarItsOwnDay() throws Exception {
+    begun("differs", "WEEKS", "weeks", "2", "weeks", "6");
+
+    assertThat(jars())
+        .extracting(b -> b.state().usual())
+        .containsExactly(today().plusDays(14), today().plusDays(42));
+  }
+
+  @Test
+  void heatAndSpiritMakeOtherWaysOfDrawing() throws Exception {
+    begun("differs", "HEAT", "heats", "COOL", "heats", "WARM");
+    assertThat(jars())
+        .extracting(b -> b.state().charge().method())
+        .containsExactlyInAnyOrder(Method.COLD, Method.WARM);
+
+    split("differs", "SPIRIT", "doses", "0", "doses", "0.5", "abv", "96")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("I have read")));
+    assertThat(jars()).as("nothing is charged by halves").hasSize(2);
+    begun("differs", "SPIRIT", "doses", "0", "doses", "0.5", "abv", "96", "read", "spirit-fire");
+    assertThat(jars())
+        .extracting(b -> b.state().charge().manner().spirit() != null)
+        .containsOnlyOnce(true);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'', cuts, CUT, differs",
+    "CUT, cuts, CUT, another cut",
+    "WEEKS, weeks, soon, not a number",
+    "WEEKS, weeks, 90, Between 1 and 26",
+    "CUT, cuts, SHREDDED, differs"
+  })
+  void whatIsNoTrialIsSaidAndNothingIsCharged(
+      String differs, String list, String typed, String said) throws Exception {
+    split("differs", differs, list, typed, list, typed)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString(said)));
+    assertThat(jars()).isEmpty();
+  }
+
+  @Test
+  void aTrialIsJudgedBlindRevealedAndConcludedOnTheHerbsPage() throws Exception {
+    String trial = begun("differs", "CUT", "cuts", "CUT", "cuts", "GROUND", "blind", "yes");
+    Map<Integer, String> glasses = glasses(trial);
+
+    visit(keeper, trial)
+        .andExpect(content().string(containsString("Judge it blind")))
+        .andExpect(content().string(containsString("Glass 1")))
+        .andExpect(content().string(not(containsString("What did it show?"))));
+    send(keeper, trial + "/judge", "glass[0].number", "1", "glass[0].strength", "5")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("of every glass")));
+    send(
+            keeper,
+            trial + "/judge",
+            "glass[0].number",
+            "1",
+            "glass[0].strength",
+            "5",
+            "glass[0].smell",
+            "4",
+            "glass[0].note",
+            "strong as tar",
+            "glass[1].number",
+            "2",
+            "glass[1].strength",
+            "2",
+            "glass[1].smell",
+            "3")
+        .andExpect(redirectedUrl(trial));
+    visit(keeper, trial)
+        .andExpect(content().string(containsString("So far: strength 5 of 5")))
+        .andExpect(content().string(not(containsString("Strength as judged"))));
+    visit(keeper, "/journal?words=tar")
+        .andExpect(content().string(containsString("Judged glass 1")));
+
+    send(keeper, trial + "/reveal").andExpect(redirectedUrl(trial));
+    String revealed =
+        visit(keeper, trial)
+            .andExpect(content().string(containsString("5 of 5, judged once, blind")))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String jar = revealed.substring(revealed.indexOf("Jar " + glasses.get(1)));
+    assertThat(jar.indexOf("5 of 5")).isPositive().isLessThan(jar.indexOf("</section>"));
+
+    send(keeper, trial + "/conclude", "conclusion", " ")
+        .andExpect(status().isUnprocessableContent());
+    send(keeper, trial + "/conclude", "conclusion", "Ground draws sooner.")
+        .andExpect(redirectedUrl(trial));
+    send(keeper, trial + "/conclude", "conclusion", "Or not.")
+        .andExpect(status().isUnprocessableContent());
+    visit(keeper, "/herbs/yarrow")
+        .andExpect(content().string(containsString("Ground draws sooner.")))
+        .andExpect(content().string(containsString(trial)));
+  }
+
+  /** The letters of a trial's jars by their glasses. */
+  private Map<Integer, String> glasses(String trial) {
+    UUID id = UUID.fromString(trial.replaceAll(".*/", ""));
+    Map<Integer, String> glasses = new TreeMap<>();
+    jdbc.query(
+        "select glass, letter from trial_jar where trial_id = ?",
+        row -> {
+          glasses.put(row.getInt(1), row.getString(2));
+        },
+        id);
+    assertThat(glasses.keySet()).containsExactly(1, 2);
+    return glasses;
+  }
+}
