@@ -17,6 +17,7 @@ import java.util.regex.Pattern;
 /** Prepares and measures what bench/pages asks for; run by it, with the JDK alone. */
 class Pages {
   private static final int ENTRIES_A_BATCH = 100;
+  private static final int ENTRIES_OF_A_STRAINED_BATCH = 80;
   private static final int WARM_UP = 300;
 
   private final HttpClient http = HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
@@ -31,16 +32,25 @@ class Pages {
     Pages pages = new Pages(args[1]);
     Path session = Path.of(args[2]);
     if (args[0].equals("prepare")) {
-      Files.writeString(session, pages.prepare());
+      Files.writeString(session, pages.prepare(ENTRIES_A_BATCH));
+      return;
+    }
+    if (args[0].equals("prepare-bottles")) {
+      Files.writeString(session, pages.prepareBottles());
+      return;
+    }
+    String[] kept = Files.readString(session).split("\n");
+    pages.cookie = kept[0];
+    int requests = Integer.parseInt(args[3]);
+    if (args[0].equals("measure-bottles")) {
+      pages.measureBottles(kept[1], requests);
     } else {
-      String[] kept = Files.readString(session).split("\n");
-      pages.cookie = kept[0];
-      pages.measure(kept[1], Integer.parseInt(args[3]));
+      pages.measure(kept[1], requests);
     }
   }
 
-  /** Founds a household, charges one jar and logs a hundred entries of it; keeps session and code. */
-  private String prepare() throws Exception {
+  /** Founds a household, charges one jar and logs so many entries of it; keeps session and code. */
+  private String prepare(int entries) throws Exception {
     String csrf = csrf(get("/welcome"));
     form("/welcome", "_csrf", csrf, "household", "Bench", "zone", "Europe/Oslo", "kitchen", "US", "name", "Una", "login", "una", "password", "a long password");
     String bench = get("/bench");
@@ -49,7 +59,7 @@ class Pages {
         form("/bench/charge", "_csrf", csrf(bench), "amount", "30 g", "herbs[0].herb", "yarrow", "herbs[0].cut", "CUT", "chargedOn", day, "bestBefore", LocalDate.now().plusMonths(9).toString(), "clean", "yes", "key", "charge");
     String batch = charged.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
     String page = get(batch);
-    for (int i = 1; i < ENTRIES_A_BATCH; i++) {
+    for (int i = 1; i < entries; i++) {
       String kind = i % 10 == 0 ? "note" : i % 3 == 0 ? "all-well" : "shaken";
       form(batch + "/log", "_csrf", csrf(page), "kind", kind, "text", "as it should be", "key", "entry" + i);
     }
@@ -61,10 +71,42 @@ class Pages {
     return cookie + "\n" + batch;
   }
 
+  /** The same, then strains it into four bottles: eighty entries in all. */
+  private String prepareBottles() throws Exception {
+    String kept = prepare(ENTRIES_OF_A_STRAINED_BATCH - 2);
+    String batch = kept.split("\n")[1];
+    entry(batch, "{\"kind\":\"strained\",\"data\":{\"oilMl\":400,\"text\":\"400 ml\",\"expression\":\"SQUEEZE\",\"predictedMl\":{\"low\":390,\"high\":430}}}");
+    List<String> bottles = new ArrayList<>();
+    for (char letter = 'A'; letter < 'E'; letter++) {
+      bottles.add("{\"letter\":\"" + letter + "\",\"ml\":90,\"sizeMl\":100,\"place\":\"COOL\",\"glass\":\"AMBER\",\"antioxidant\":\"NONE\",\"cappedCold\":true}");
+    }
+    entry(batch, "{\"kind\":\"bottled\",\"data\":{\"bottles\":[" + String.join(",", bottles) + "]}}");
+    return kept;
+  }
+
+  private void entry(String batch, String json) throws Exception {
+    HttpResponse<String> answer =
+        send(request("/api/v1" + batch + "/entries").header("Content-Type", "application/json").header("X-CSRF-TOKEN", csrf(get(batch))).POST(HttpRequest.BodyPublishers.ofString(json)).build());
+    if (answer.statusCode() != 201) {
+      throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+    }
+  }
+
+  private void measureBottles(String batch, int requests) throws Exception {
+    heading(requests);
+    for (String path : List.of("/cellar", "/cellar?by=oil", "/cellar?by=herb", "/cellar?oil=olive", "/journal", "/journal?words=shaken", "/journal?words=should+shak", "/journal?words=neverwritten", "/journal?words=note&herb=heather&oil=olive", "/herbs/heather", "/cellar" + batch.replace("/batches", "") + "/A", batch, "/")) {
+      report(path, requests, i -> send(request(path).GET().build()));
+    }
+  }
+
+  private static void heading(int requests) {
+    System.out.printf("%-44s %8s %8s %8s   (ms, %d requests each)%n", "page", "median", "p99", "max", requests);
+  }
+
   private void measure(String batch, int requests) throws Exception {
     String csrf = csrf(get("/bench"));
     String[] weights = {"_csrf", csrf, "herbs[0].herb", "yarrow", "herbs[0].cut", "CUT", "amount", ""};
-    System.out.printf("%-28s %8s %8s %8s   (ms, %d requests each)%n", "page", "median", "p99", "max", requests);
+    heading(requests);
     report("Shelf", requests, i -> send(request("/").GET().build()));
     report("Bench, a change of weight", requests, i -> { weights[7] = 20 + i % 60 + " g"; return form("/bench/reckon", weights); });
     report("Drawer", requests, i -> send(request("/drawer").GET().build()));
@@ -89,7 +131,7 @@ class Pages {
       times.add(Double.parseDouble(answer.headers().firstValue("Server-Timing").orElseThrow().replaceAll(".*dur=", "")));
     }
     Collections.sort(times);
-    System.out.printf("%-28s %8.1f %8.1f %8.1f%n", name, times.get(times.size() / 2), times.get((int) (times.size() * 0.99) - 1), times.get(times.size() - 1));
+    System.out.printf("%-44s %8.1f %8.1f %8.1f%n", name, times.get(times.size() / 2), times.get((int) (times.size() * 0.99) - 1), times.get(times.size() - 1));
   }
 
   private String get(String path) throws Exception {

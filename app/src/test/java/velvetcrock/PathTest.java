@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.EventKinds;
 import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.BatchState.Status;
@@ -24,7 +25,7 @@ import velvetcrock.core.log.Event;
 
 class PathTest extends AppTest {
   @Autowired JdbcTemplate jdbc;
-  @Autowired velvetcrock.batch.BottleBook book;
+  @Autowired BottleBook book;
 
   private int entries(String code) {
     return as(keeper, () -> batches.find(code).state().entries());
@@ -288,7 +289,7 @@ class PathTest extends AppTest {
     send(keeper, "/cellar/" + code + "/B/gone", "reason", "SPILLED", "key", "g" + code)
         .andExpect(redirectedUrl("/cellar"));
     assertThat(as(keeper, () -> batches.find(code).state().status())).isEqualTo(Status.FINISHED);
-    assertThat(as(keeper, () -> book.glance())).isEmpty();
+    assertThat(as(keeper, () -> book.standing(BottleBook.Which.ALL, 9))).isEmpty();
   }
 
   @Test
@@ -354,7 +355,7 @@ class PathTest extends AppTest {
             "key",
             "t3")
         .andExpect(status().is3xxRedirection());
-    assertThat(as(keeper, () -> book.glance())).hasSize(1);
+    assertThat(as(keeper, () -> book.standing(BottleBook.Which.ALL, 9))).hasSize(1);
   }
 
   @Test

@@ -87,10 +87,22 @@ public class BottleBook {
         .toList();
   }
 
-  /** All that are not gone, at a glance, those to be used first in front. */
+  /** How much there is in all. */
   @Transactional(readOnly = true)
-  public List<StandingBottle> glance() {
-    return bottles.light();
+  public Hoard hoard(Which which, LocalDate today) {
+    return bottles.hoard(which.herb(), which.carrier(), today);
+  }
+
+  /** What there is by first carrier and date, the earliest date in front. */
+  @Transactional(readOnly = true)
+  public List<DatedOil> byCarrier() {
+    return bottles.byCarrier();
+  }
+
+  /** What there is by first herb and date, the earliest date in front. */
+  @Transactional(readOnly = true)
+  public List<DatedOil> byHerb() {
+    return bottles.byHerb();
   }
 
   /**

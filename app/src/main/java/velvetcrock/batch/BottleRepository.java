@@ -30,10 +30,21 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<WithBatch> wanting(LocalDate until, Collection<String> turning, Limit most);
 
   @Query(
-      "select new velvetcrock.batch.StandingBottle(x.code, b.letter, b.herbKey, b.carrierKey, b.leftMl, b.bestBefore)"
-          + " from Bottle b join Batch x on x.id = b.batchId where not b.gone"
-          + " order by b.bestBefore, x.code, b.letter")
-  List<StandingBottle> light();
+      "select new velvetcrock.batch.Hoard(count(b), coalesce(sum(b.leftMl), 0.0),"
+          + " coalesce(sum(case when b.bestBefore >= :today then b.leftMl else 0.0 end), 0.0))"
+          + " from Bottle b where not b.gone and (:herb is null or b.herbKey = :herb)"
+          + " and (:carrier is null or b.carrierKey = :carrier)")
+  Hoard hoard(@Nullable String herb, @Nullable String carrier, LocalDate today);
+
+  @Query(
+      "select new velvetcrock.batch.DatedOil(b.carrierKey, b.bestBefore, sum(b.leftMl), count(b))"
+          + " from Bottle b where not b.gone group by b.carrierKey, b.bestBefore order by b.bestBefore")
+  List<DatedOil> byCarrier();
+
+  @Query(
+      "select new velvetcrock.batch.DatedOil(b.herbKey, b.bestBefore, sum(b.leftMl), count(b))"
+          + " from Bottle b where not b.gone group by b.herbKey, b.bestBefore order by b.bestBefore")
+  List<DatedOil> byHerb();
 
   /** A bottle that came to its end. */
   record Ended(

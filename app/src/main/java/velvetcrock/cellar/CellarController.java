@@ -1,7 +1,6 @@
 package velvetcrock.cellar;
 
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -9,8 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.batch.StandingBottle;
-import velvetcrock.core.keeping.OwnShelfLife;
+import velvetcrock.batch.DatedOil;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -38,19 +36,24 @@ class CellarController {
       Model model) {
     Formats fmt = households.formats(households.current());
     BottleBook.Which which = which(herb, oil);
-    List<BottleRecord> shown = book.standing(which, CellarView.MOST);
-    List<StandingBottle> all = book.glance();
-    Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
     CellarView.By sorted =
         switch (by) {
           case "oil" -> CellarView.By.OIL;
           case "herb" -> CellarView.By.HERB;
           default -> CellarView.By.TIME;
         };
-    model.addAttribute(
-        "cellar",
-        CellarView.of(
-            new CellarView.Contents(shown, all, own, sorted, which), catalogues.current(), fmt));
+    boolean grouped = sorted != CellarView.By.TIME;
+    List<BottleRecord> shown = grouped ? List.of() : book.standing(which, CellarView.MOST);
+    List<DatedOil> dated =
+        switch (sorted) {
+          case OIL -> book.byCarrier();
+          case HERB -> book.byHerb();
+          case TIME -> List.of();
+        };
+    CellarView.Contents contents =
+        new CellarView.Contents(
+            shown, book.hoard(which, fmt.today()), dated, book.ownShelfLives(), sorted, which);
+    model.addAttribute("cellar", CellarView.of(contents, catalogues.current(), fmt));
     model.addAttribute("by", sorted.name().toLowerCase(java.util.Locale.ROOT));
     return "cellar/cellar";
   }

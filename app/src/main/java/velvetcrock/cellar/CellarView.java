@@ -16,7 +16,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.batch.StandingBottle;
+import velvetcrock.batch.DatedOil;
+import velvetcrock.batch.Hoard;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
@@ -80,7 +81,7 @@ record CellarView(
   record Group(
       String name, String link, String amount, String enough, String until, List<Piece> pieces) {}
 
-  /** A bottle as a piece of a bar, in thousandths of the largest group. */
+  /** Bottles of near dates as a piece of a bar, in thousandths of the largest group. */
   record Piece(double x, double width, String mood, String title) {}
 
   /**
@@ -102,13 +103,24 @@ record CellarView(
       int lane,
       BottleDrawing drawing) {}
 
-  /** What the cellar holds. */
+  /**
+   * What the cellar holds.
+   *
+   * @param shown the bottles to be used first; none where they are sorted by oil or herb
+   * @param dated what there is by oil or herb; none along time
+   */
   record Contents(
       List<BottleRecord> shown,
-      List<StandingBottle> all,
+      Hoard hoard,
+      List<DatedOil> dated,
       Map<BottleBook.Shelf, OwnShelfLife> own,
       By by,
       BottleBook.Which which) {}
+
+  /** Whether there is no bottle at all. */
+  public boolean empty() {
+    return bottles.isEmpty() && groups.isEmpty();
+  }
 
   static CellarView of(Contents contents, Catalogue catalogue, Formats fmt) {
     LocalDate today = fmt.today();
@@ -128,25 +140,15 @@ record CellarView(
       lastInLane[lane] = at;
       cards.add(card(bottle, lane, at, catalogue, fmt));
     }
-    List<StandingBottle> meant = meant(contents);
-    double total = meant.stream().mapToDouble(StandingBottle::leftMl).sum();
     return new CellarView(
         cards,
-        meant.size() - bottles.size(),
+        contents.hoard().bottles() - bottles.size(),
         months(today, days),
-        fmt.volume(total),
-        enough(meant, today),
+        fmt.volume(contents.hoard().ml()),
+        enough(contents.hoard().goodMl()),
         groups(contents, catalogue, fmt),
         taught(contents.own(), catalogue, fmt),
         only(contents.which(), catalogue));
-  }
-
-  private static List<StandingBottle> meant(Contents contents) {
-    BottleBook.Which which = contents.which();
-    return contents.all().stream()
-        .filter(b -> which.herb() == null || which.herb().equals(b.herb()))
-        .filter(b -> which.carrier() == null || which.carrier().equals(b.carrier()))
-        .toList();
   }
 
   private static @Nullable String only(BottleBook.Which which, Catalogue catalogue) {
@@ -157,75 +159,63 @@ record CellarView(
   }
 
   private static List<Group> groups(Contents contents, Catalogue catalogue, Formats fmt) {
-    if (contents.by() == By.TIME) {
-      return List.of();
-    }
     boolean oil = contents.by() == By.OIL;
-    Map<String, List<StandingBottle>> by =
-        contents.all().stream()
-            .collect(
-                Collectors.groupingBy(
-                    oil ? StandingBottle::carrier : StandingBottle::herb,
-                    LinkedHashMap::new,
-                    Collectors.toList()));
-    double most = by.values().stream().mapToDouble(CellarView::leftMl).max().orElse(1);
+    Map<String, List<DatedOil>> by =
+        contents.dated().stream()
+            .collect(Collectors.groupingBy(DatedOil::key, LinkedHashMap::new, Collectors.toList()));
+    double most = by.values().stream().mapToDouble(CellarView::ml).max().orElse(1);
     Function<String, String> name =
         key -> oil ? catalogue.carrier(key).name() : catalogue.herb(key).name();
     return by.entrySet().stream()
-        .sorted(
-            Comparator.comparing(
-                (Map.Entry<String, List<StandingBottle>> e) -> -leftMl(e.getValue())))
-        .map(e -> group(name.apply(e.getKey()), e.getKey(), e.getValue(), oil, most, fmt))
+        .sorted(Comparator.comparing((Map.Entry<String, List<DatedOil>> e) -> -ml(e.getValue())))
+        .map(
+            e ->
+                new Group(
+                    name.apply(e.getKey()),
+                    "/cellar?" + (oil ? "oil=" : "herb=") + e.getKey(),
+                    fmt.volume(ml(e.getValue())) + " in " + bottles(e.getValue()),
+                    enough(goodMl(e.getValue(), fmt.today())),
+                    "first until " + fmt.date(e.getValue().get(0).bestBefore()),
+                    pieces(e.getValue(), most, fmt)))
         .toList();
   }
 
-  private static double leftMl(List<StandingBottle> bottles) {
-    return bottles.stream().mapToDouble(StandingBottle::leftMl).sum();
+  private static double ml(List<DatedOil> oils) {
+    return oils.stream().mapToDouble(DatedOil::ml).sum();
   }
 
-  private static Group group(
-      String name,
-      String key,
-      List<StandingBottle> bottles,
-      boolean oil,
-      double mostMl,
-      Formats fmt) {
+  private static double goodMl(List<DatedOil> oils, LocalDate today) {
+    return ml(oils.stream().filter(o -> !o.bestBefore().isBefore(today)).toList());
+  }
+
+  private static String bottles(List<DatedOil> oils) {
+    long count = oils.stream().mapToLong(DatedOil::bottles).sum();
+    return count == 1 ? "1 bottle" : count + " bottles";
+  }
+
+  private static List<Piece> pieces(List<DatedOil> oils, double mostMl, Formats fmt) {
     List<Piece> pieces = new ArrayList<>();
     double x = 0;
-    int one = Math.max(1, (int) Math.ceil(bottles.size() / (double) MOST_PIECES));
-    for (int i = 0; i < bottles.size(); i += one) {
-      List<StandingBottle> piece = bottles.subList(i, Math.min(bottles.size(), i + one));
-      StandingBottle first = piece.get(0);
-      double width = FULL_WIDTH * leftMl(piece) / mostMl;
-      String title =
-          first.code() + "-" + first.letter() + ", until " + fmt.date(first.bestBefore());
+    int one = Math.max(1, (int) Math.ceil(oils.size() / (double) MOST_PIECES));
+    for (int i = 0; i < oils.size(); i += one) {
+      List<DatedOil> piece = oils.subList(i, Math.min(oils.size(), i + one));
+      LocalDate first = piece.get(0).bestBefore();
+      double width = FULL_WIDTH * ml(piece) / mostMl;
       pieces.add(
           new Piece(
               Math.round(x * 10) / 10.0,
               Math.max(1, Math.round(width * 10) / 10.0 - 2),
-              mood(ChronoUnit.DAYS.between(fmt.today(), first.bestBefore())),
-              title));
+              mood(ChronoUnit.DAYS.between(fmt.today(), first)),
+              fmt.ml(ml(piece)) + " in " + bottles(piece) + ", until " + fmt.date(first)));
       x += width;
     }
-    String count = bottles.size() == 1 ? "1 bottle" : bottles.size() + " bottles";
-    return new Group(
-        name,
-        "/cellar?" + (oil ? "oil=" : "herb=") + key,
-        fmt.volume(leftMl(bottles)) + " in " + count,
-        enough(bottles, fmt.today()),
-        "first until " + fmt.date(bottles.get(0).bestBefore()),
-        pieces);
+    return pieces;
   }
 
-  /** What the oil that is within its date is enough for. */
-  private static String enough(List<StandingBottle> bottles, LocalDate today) {
-    double good =
-        bottles.stream()
-            .filter(b -> !b.bestBefore().isBefore(today))
-            .mapToDouble(StandingBottle::leftMl)
-            .sum();
+  /** What an amount of good oil is enough for. */
+  private static String enough(double goodMl) {
     String words =
-        Enough.of(good).stream().map(CellarView::words).collect(Collectors.joining(", or "));
+        Enough.of(goodMl).stream().map(CellarView::words).collect(Collectors.joining(", or "));
     return words.isEmpty() ? "" : "Enough for " + words;
   }
 

@@ -25,6 +25,10 @@ import velvetcrock.web.CurrentHousehold;
 public class Journal {
   private static final int LONGEST_WORDS = 100;
   private static final int MOST_WORDS = 8;
+  private static final String ALL = "journal where household_id = ?";
+  private static final String NEWEST =
+      "(select * from journal where household_id = ? order by happened_at desc, id limit 3000)"
+          + " newest where true";
 
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
@@ -78,36 +82,69 @@ public class Journal {
    */
   @Transactional(readOnly = true)
   public List<JournalLine> find(Search search, int skip, int most) {
-    StringBuilder sql = new StringBuilder("select * from journal where household_id = ?");
-    List<Object> values = new ArrayList<>(List.of(current.id()));
-    String words = query(search.words());
-    if (!words.isEmpty()) {
-      also(sql, values, "words @@ to_tsquery('simple', ?)", words);
+    Conditions conditions = new Conditions(search);
+    if (!query(search.words()).isEmpty()) {
+      List<JournalLine> among = find(conditions, NEWEST, skip, most);
+      if (among.size() == most) {
+        return among;
+      }
+      // Taking words for independent, the planner would read every line where two common ones
+      // never meet.
+      jdbc.execute("set local enable_seqscan = off");
+      jdbc.execute("set local enable_indexscan = off");
     }
-    if (search.herb() != null) {
-      also(sql, values, "herbs @> ?::text[]", new String[] {search.herb()});
-    }
-    if (search.oil() != null) {
-      also(sql, values, "oils @> ?::text[]", new String[] {search.oil()});
-    }
-    if (!search.kinds().isEmpty()) {
-      also(sql, values, "not struck and kind = any(?)", search.kinds().toArray(String[]::new));
-    }
-    if (search.from() != null) {
-      also(sql, values, "happened_at >= ?", Timestamp.from(search.from()));
-    }
-    if (search.until() != null) {
-      also(sql, values, "happened_at < ?", Timestamp.from(search.until()));
-    }
-    sql.append(" order by happened_at desc, id offset ? limit ?");
-    values.add(skip);
-    values.add(most);
-    return jdbc.query(sql.toString(), (row, number) -> line(row), values.toArray());
+    return find(conditions, ALL, skip, most);
   }
 
-  private static void also(StringBuilder sql, List<Object> values, String what, Object value) {
-    sql.append(" and ").append(what);
-    values.add(value);
+  /**
+   * Finds lines among some. A word that is everywhere is found soonest among the newest lines, and
+   * one that is rare by the index of words; which it is, only trying tells.
+   */
+  private List<JournalLine> find(Conditions conditions, String among, int skip, int most) {
+    List<Object> values = new ArrayList<>(List.of(current.id()));
+    values.addAll(conditions.values);
+    values.add(skip);
+    values.add(most);
+    return jdbc.query(
+        "select * from "
+            + among
+            + conditions.sql
+            + " order by happened_at desc, id offset ? limit ?",
+        (row, number) -> line(row),
+        values.toArray());
+  }
+
+  /** A search as the database takes it. */
+  private static final class Conditions {
+    private final StringBuilder sql = new StringBuilder();
+    private final List<Object> values = new ArrayList<>();
+
+    Conditions(Search search) {
+      String words = query(search.words());
+      if (!words.isEmpty()) {
+        also("words @@ to_tsquery('simple', ?)", words);
+      }
+      if (search.herb() != null) {
+        also("herbs @> ?::text[]", new String[] {search.herb()});
+      }
+      if (search.oil() != null) {
+        also("oils @> ?::text[]", new String[] {search.oil()});
+      }
+      if (!search.kinds().isEmpty()) {
+        also("not struck and kind = any(?)", search.kinds().toArray(String[]::new));
+      }
+      if (search.from() != null) {
+        also("happened_at >= ?", Timestamp.from(search.from()));
+      }
+      if (search.until() != null) {
+        also("happened_at < ?", Timestamp.from(search.until()));
+      }
+    }
+
+    private void also(String what, Object value) {
+      sql.append(" and ").append(what);
+      values.add(value);
+    }
   }
 
   /** Words as the database looks for them: each a beginning, all to be there. */
