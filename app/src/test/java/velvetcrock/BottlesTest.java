@@ -287,7 +287,7 @@ class BottlesTest extends BottleHouse {
     "grid, a9-1, Choose a sheet",
     "each, none, number of labels",
     "each, 51, 50",
-    "skip, -1, number",
+    "skip, -1, and 60 labels",
     "address, javascript:alert(1), begins with http",
     "words, 鼠尾草, Latin letters"
   })

@@ -72,6 +72,49 @@ class JournalTest extends BottleHouse {
   }
 
   @Test
+  void lotsAndLoadsAreWrittenOfToo() throws Exception {
+    send(
+        keeper,
+        "/drawer/lots",
+        "kind",
+        "HERB",
+        "thing",
+        "yarrow",
+        "state",
+        "DRIED",
+        "cut",
+        "CUT",
+        "origin",
+        "GROWN",
+        "harvestedOn",
+        today().minusDays(9).toString(),
+        "amount",
+        "400 g",
+        "key",
+        "lot" + house.id());
+    send(
+        keeper,
+        "/drawer/drying",
+        "herb",
+        "heather",
+        "way",
+        "BUNCH",
+        "cut",
+        "CUT",
+        "amount",
+        "300 g",
+        "origin",
+        "GROWN",
+        "begunOn",
+        today().minusDays(3).toString(),
+        "key",
+        "load" + house.id());
+
+    page("?words=put+in&herb=yarrow", containsString("400 g"));
+    page("?herb=heather&words=drying", containsString("300 g"));
+  }
+
+  @Test
   void aStrangerFindsNothingOfIt() throws Exception {
     charge(9);
     Somebody stranger =
@@ -134,6 +177,7 @@ class JournalTest extends BottleHouse {
         .andExpect(content().string(containsString("Next time: Cut it finer")))
         .andExpect(content().string(containsString("Oil that its marc keeps")))
         .andExpect(content().string(containsString("by one batch of yours")));
+    visit(keeper, "/bench").andExpect(content().string(containsString("Next time: Cut it finer")));
     visit(keeper, "/herbs/heather")
         .andExpect(content().string(containsString("It has been in none yet")));
     visit(keeper, "/herbs/moonwort").andExpect(status().isNotFound());

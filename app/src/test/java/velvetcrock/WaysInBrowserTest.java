@@ -115,7 +115,8 @@ class WaysInBrowserTest extends BrowserPages {
       say(page, "Herb", "bog-myrtle");
       say(page, "Way of drawing", "SPIRIT");
       tap(page, "Grind it first");
-      assertThat(page.getByLabel("Cut")).hasValue("GROUND");
+      assertThat(page.getByLabel("Cut", new Page.GetByLabelOptions().setExact(true)))
+          .hasValue("GROUND");
       assertThat(page.locator("#result")).containsText("The same herb without spirit and with it");
       page.getByLabel("I have read: Spirit vapour").check();
       page.getByLabel("Charged on").fill(today().minusDays(1).toString());

@@ -32,6 +32,9 @@ import velvetcrock.core.materia.Part;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.LotWords;
+import velvetcrock.journal.Journal;
+import velvetcrock.journal.JournalLine;
+import velvetcrock.journal.Search;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -50,6 +53,8 @@ class BenchController {
       List.of(
           Method.TWO_STAGE, Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN, Method.SPIRIT);
 
+  private static final int MOST_NOTED = 2;
+
   private final Planner planner;
   private final Charging charging;
   private final Splitting splitting;
@@ -59,6 +64,7 @@ class BenchController {
   private final Drawer drawer;
   private final Vessels vessels;
   private final Appliances appliances;
+  private final Journal journal;
 
   BenchController(
       Planner planner,
@@ -69,7 +75,8 @@ class BenchController {
       Catalogues catalogues,
       Drawer drawer,
       Vessels vessels,
-      Appliances appliances) {
+      Appliances appliances,
+      Journal journal) {
     this.planner = planner;
     this.charging = charging;
     this.splitting = splitting;
@@ -79,6 +86,7 @@ class BenchController {
     this.drawer = drawer;
     this.vessels = vessels;
     this.appliances = appliances;
+    this.journal = journal;
   }
 
   /** A lot to choose. */
@@ -225,7 +233,14 @@ class BenchController {
     model.addAttribute(
         "spiritLot", plan == null ? "" : id(plan.wish().spirit().flatMap(Wish.InSpirit::lot)));
     model.addAttribute("remarks", remarks(completed, plan, fmt));
+    model.addAttribute("noted", plan == null ? List.of() : noted(plan));
     return "bench/bench";
+  }
+
+  /** What was noted of the first herb when batches and trials of it were looked back on. */
+  private List<JournalLine> noted(Plan plan) {
+    String herb = plan.wish().herbs().get(0).portion().herb().key();
+    return journal.find(Search.ofHerb(herb, "looked-back", "trial-concluded"), 0, MOST_NOTED);
   }
 
   private @Nullable Remarks remarks(BenchForm form, @Nullable Plan plan, Formats fmt) {

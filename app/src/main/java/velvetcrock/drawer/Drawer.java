@@ -42,7 +42,7 @@ public class Drawer {
   private final LotRepository lots;
   private final DrawerLog log;
   private final Catalogues catalogues;
-  private final LotJournal journal;
+  private final DrawerJournal journal;
   private final CatchUp catchUp;
   private final EntityManager database;
 
@@ -50,7 +50,7 @@ public class Drawer {
       LotRepository lots,
       DrawerLog log,
       Catalogues catalogues,
-      LotJournal journal,
+      DrawerJournal journal,
       CatchUp catchUp,
       EntityManager database) {
     this.lots = lots;
@@ -67,9 +67,10 @@ public class Drawer {
     catchUp.each(
         "select household_id, id from lot l where not exists"
             + " (select 1 from journal j where j.link = '/drawer/lots/' || l.id)",
-        id ->
-            log.<LotEvent>lines(id, NAMES)
-                .forEach(line -> journal.tell(id, lot(id).lot(), line.entry(), line.by())));
+        id -> {
+          Lot lot = lot(id).lot();
+          log(id).forEach(line -> journal.tell(id, lot, line.entry(), line.by()));
+        });
   }
 
   private static Map<String, Class<? extends LotEvent>> names() {

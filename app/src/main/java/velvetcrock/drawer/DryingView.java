@@ -135,7 +135,7 @@ record DryingView(
         event instanceof DryingEvent.PutAway e ? "/drawer/lots/" + e.lot() : "");
   }
 
-  private static String title(DryingEvent event, Formats fmt) {
+  static String title(DryingEvent event, Formats fmt) {
     if (event instanceof DryingEvent.Begun e) {
       return "Begun with " + fmt.g(e.freshG());
     } else if (event instanceof DryingEvent.Weighed e) {

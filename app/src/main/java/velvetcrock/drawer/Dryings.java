@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,6 +22,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.CatchUp;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
 
@@ -33,6 +36,8 @@ public class Dryings {
   private final DrawerLog log;
   private final Households households;
   private final Catalogues catalogues;
+  private final DrawerJournal journal;
+  private final CatchUp catchUp;
   private final EntityManager database;
 
   Dryings(
@@ -41,13 +46,29 @@ public class Dryings {
       DrawerLog log,
       Households households,
       Catalogues catalogues,
+      DrawerJournal journal,
+      CatchUp catchUp,
       EntityManager database) {
     this.loads = loads;
     this.drawer = drawer;
     this.log = log;
     this.households = households;
     this.catalogues = catalogues;
+    this.journal = journal;
+    this.catchUp = catchUp;
     this.database = database;
+  }
+
+  /** Tells the journal of what was written before there was one. */
+  @EventListener(ApplicationReadyEvent.class)
+  void catchUp() {
+    catchUp.each(
+        "select household_id, id from drying_load l where not exists"
+            + " (select 1 from journal j where j.link = '/drawer/drying/' || l.id)",
+        id -> {
+          Drying drying = load(id).drying();
+          log(id).forEach(line -> journal.tell(id, drying, line.entry(), line.by()));
+        });
   }
 
   private static Map<String, Class<? extends DryingEvent>> names() {
@@ -107,6 +128,7 @@ public class Dryings {
     Drying drying = Drying.fold(all);
     database.persist(new LoadRow(id, drying, log.json(drying), log.now()));
     log.write(id, all, NAMES, key);
+    journal.tell(id, drying, all.get(all.size() - 1));
     return id;
   }
 
@@ -130,6 +152,7 @@ public class Dryings {
     List<Entry<DryingEvent>> all = log.with(log.of(id, NAMES), event, at, replaces);
     Drying drying = Drying.fold(all);
     log.write(id, all, NAMES, key);
+    journal.tell(id, drying, all.get(all.size() - 1));
     row.become(drying, log.json(drying));
     return drying;
   }

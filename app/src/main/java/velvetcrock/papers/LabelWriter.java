@@ -47,10 +47,11 @@ class LabelWriter {
    *
    * @param inci whether the names for a cosmetic label
    * @param words the household's own
+   * @param cautions whether the cautions, which may be shown beside it instead
    */
-  record Extras(boolean inci, String words) {
-    /** Nothing. */
-    static final Extras NONE = new Extras(false, "");
+  record Extras(boolean inci, String words, boolean cautions) {
+    /** Nothing but the cautions. */
+    static final Extras NONE = new Extras(false, "", true);
   }
 
   /** The label of a bottle. */
@@ -84,7 +85,9 @@ class LabelWriter {
           new Run(allergens, Style.BOLD),
           new Run(".", Style.PLAIN));
     }
-    mattering(reckoning, use).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
+    if (extras.cautions()) {
+      mattering(reckoning, use).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
+    }
     if (extras.inci()) {
       writing.add(Style.PLAIN, "INCI: " + inci(reckoning, bottle.bottle()) + ".");
     }

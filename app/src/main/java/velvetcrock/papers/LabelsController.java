@@ -161,7 +161,7 @@ class LabelsController {
   }
 
   private List<LabelSheet.Label> labels(LabelForm form, List<BottleRecord> bottles) {
-    LabelWriter.Extras extras = new LabelWriter.Extras(form.inci() != null, form.ownWords());
+    LabelWriter.Extras extras = new LabelWriter.Extras(form.inci() != null, form.ownWords(), true);
     String base = form.base();
     Map<String, String> tokens = passes.tokens(bottles);
     List<LabelSheet.Label> labels = new ArrayList<>();

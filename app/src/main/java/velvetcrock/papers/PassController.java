@@ -85,7 +85,7 @@ class PassController {
     LocalDate today = fmt.date(clock.instant());
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     return new Held(
-        labels.of(bottle, new LabelWriter.Extras(true, "")),
+        labels.of(bottle, new LabelWriter.Extras(true, "", false)),
         fmt.fullDate(bottle.bestBefore()),
         bottle.bestBefore().isBefore(today),
         bottle.bottle().goneAt() != null || bottle.bottle().spoiled(),
