@@ -243,15 +243,15 @@ class StrainController {
   private static String dose(Store.Antioxidant antioxidant, AntioxidantDose dose, Formats fmt) {
     return (antioxidant == Store.Antioxidant.VITAMIN_E ? "Vitamin E" : "Rosemary extract")
         + " for all of it: "
-        + fmt.gram(dose.middleG())
-        + ", about "
+        + fmt.number(dose.middleG(), 1)
+        + " g, about "
         + dose.drops()
         + (dose.drops() == 1 ? " drop" : " drops")
         + " (helps from "
-        + fmt.gram(dose.massG().low())
+        + fmt.number(dose.massG().low(), 1)
         + " to "
-        + fmt.gram(dose.massG().high())
-        + ")";
+        + fmt.number(dose.massG().high(), 1)
+        + " g)";
   }
 
   private static String words(Expression expression) {

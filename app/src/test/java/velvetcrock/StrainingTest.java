@@ -1,0 +1,209 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.ResultActions;
+import velvetcrock.core.Range;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.log.BatchState;
+import velvetcrock.core.log.BottleState;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.yield.Balance;
+import velvetcrock.core.yield.Expression;
+
+/** From a jar that is ready to its bottles, on the pages. */
+class StrainingTest extends BottleHouse {
+  @Autowired Clock clock;
+
+  private BatchState state(String code) {
+    return as(keeper, () -> batches.find(code).state());
+  }
+
+  private Balance balance(String code) {
+    return new BatchReckoning(Catalogue.shipped(), state(code)).balance().orElseThrow();
+  }
+
+  private ResultActions strain(String code, String... more) throws Exception {
+    String[] fields = {"amount", "320 ml", "expression", "SQUEEZE", "key", "strained" + code};
+    String[] all = new String[fields.length + more.length];
+    System.arraycopy(fields, 0, all, 0, fields.length);
+    System.arraycopy(more, 0, all, fields.length, more.length);
+    return send(keeper, "/batches/" + code + "/strain", all);
+  }
+
+  @Test
+  void oneNumberIsEnoughAndThePageGuidesByWhatItIs() throws Exception {
+    String code = charge(30);
+    visit(keeper, "/batches/" + code + "/strain")
+        .andExpect(content().string(containsString("let it hang and drip, then squeeze")))
+        .andExpect(content().string(not(containsString("Wear gloves"))));
+
+    strain(code).andExpect(redirectedUrl("/batches/" + code + "/bottle"));
+
+    assertThat(state(code).strained().how()).isEqualTo(Event.Straining.PLAIN);
+    visit(keeper, "/batches/" + code + "/bottle")
+        .andExpect(content().string(containsString("320 ml came out")));
+  }
+
+  @Test
+  void allElseThatWasDoneIsKeptAndTheMarcClosesTheBalance() throws Exception {
+    String code = charge(30);
+    double inG = 30 + 400 * 0.915;
+
+    strain(code, "second", "yes", "fine", "yes", "marc", "100 g")
+        .andExpect(status().is3xxRedirection());
+
+    assertThat(state(code).strained().how()).isEqualTo(new Event.Straining(true, true, false));
+    Balance balance = balance(code);
+    assertThat(balance.inG()).isBetween(inG - 4, inG + 4);
+    assertThat(balance.inG() - balance.outG() - balance.unaccountedG()).isZero();
+    visit(keeper, "/batches/" + code)
+        .andExpect(content().string(containsString("Where every gram went")))
+        .andExpect(content().string(containsString("Marc")));
+    strain(charge(30), "marc", "a handful of it").andExpect(status().isUnprocessableContent());
+  }
+
+  @Test
+  void whatStandsOvernightIsAskedForTomorrowAndDecantedOffWhatSettled() throws Exception {
+    String code = charge(30);
+    Instant yesterday = clock.instant().minus(Duration.ofHours(30));
+    as(
+        keeper,
+        () ->
+            batches.append(
+                code,
+                new Event.Strained(
+                    320,
+                    "320 ml",
+                    Expression.SQUEEZE,
+                    new Range(310, 350),
+                    new Event.Straining(false, false, true)),
+                yesterday,
+                null,
+                UUID.randomUUID().toString()));
+    visit(keeper, "/").andExpect(content().string(containsString("Pour it off what has settled")));
+    double unaccounted = balance(code).unaccountedG();
+
+    send(
+            keeper,
+            "/batches/" + code + "/log",
+            "kind",
+            "decanted",
+            "what",
+            "SEDIMENT",
+            "gross",
+            "12 g",
+            "amount",
+            "305 ml",
+            "key",
+            "d" + code)
+        .andExpect(redirectedUrl("/batches/" + code));
+
+    assertThat(new BatchReckoning(Catalogue.shipped(), state(code)).clearMl()).isEqualTo(305);
+    assertThat(balance(code).unaccountedG()).isBetween(unaccounted - 3, unaccounted + 3);
+    visit(keeper, "/").andExpect(content().string(not(containsString("Pour it off"))));
+    visit(keeper, "/batches/" + code + "/bottle")
+        .andExpect(content().string(containsString("Bottle 305 ml")));
+  }
+
+  @Test
+  void oilThatStoodClearIsNotAskedForAgain() throws Exception {
+    String code = charge(30);
+    strain(code, "settles", "yes").andExpect(redirectedUrl("/batches/" + code));
+    visit(keeper, "/batches/" + code).andExpect(content().string(containsString("clear")));
+
+    send(keeper, "/batches/" + code + "/log", "kind", "stood-clear", "key", "c" + code)
+        .andExpect(redirectedUrl("/batches/" + code));
+
+    assertThat(state(code).remains().settled()).isTrue();
+  }
+
+  @Test
+  void severalBottlesEachStandWhereTheyDoAndTheDoseIsSaid() throws Exception {
+    String code = charge(30);
+    strain(code);
+    visit(keeper, "/batches/" + code + "/bottle")
+        .andExpect(content().string(containsString("Vitamin E for all of it: 0.9 g, about")))
+        .andExpect(content().string(containsString("(helps from 0.3 to 1.5 g)")));
+
+    send(
+            keeper,
+            "/batches/" + code + "/bottle",
+            "amount",
+            "200 ml",
+            "amount",
+            "100 ml",
+            "size",
+            "250 ml",
+            "size",
+            "",
+            "placeOf",
+            "",
+            "placeOf",
+            "FRIDGE",
+            "glassOf",
+            "",
+            "glassOf",
+            "CLEAR",
+            "place",
+            "COOL",
+            "glass",
+            "AMBER",
+            "antioxidant",
+            "ROSEMARY",
+            "clean",
+            "yes",
+            "cold",
+            "yes",
+            "key",
+            "b" + code)
+        .andExpect(redirectedUrl("/cellar/" + code + "/B"));
+
+    BottleState first = state(code).bottle("A").orElseThrow();
+    BottleState second = state(code).bottle("B").orElseThrow();
+    assertThat(first.store().place()).isEqualTo(Store.Place.COOL);
+    assertThat(first.sizeMl()).isEqualTo(250);
+    assertThat(second.store().place()).isEqualTo(Store.Place.FRIDGE);
+    assertThat(second.store().glass()).isEqualTo(Store.Glass.CLEAR);
+    assertThat(second.store().antioxidant()).isEqualTo(Store.Antioxidant.ROSEMARY);
+    visit(keeper, "/batches/" + code)
+        .andExpect(content().string(containsString("/cellar/" + code + "/A")))
+        .andExpect(content().string(containsString("/cellar/" + code + "/B")));
+  }
+
+  @Test
+  void aBottleNearItsDateIsAskedForInTheRound() throws Exception {
+    String code = bottled(330);
+    var near = bottle(code, "A").bestBefore();
+    assertThat(near).isBefore(today().plusDays(28));
+
+    visit(keeper, "/")
+        .andExpect(content().string(containsString(code + "-A")))
+        .andExpect(content().string(containsString("mell")));
+  }
+
+  @Test
+  void whatWasLearnedIsUsedAtTheBenchAtOnceAndSaidWithItsCount() throws Exception {
+    String next = charge(10);
+    visit(keeper, "/batches/" + next + "/strain")
+        .andExpect(content().string(not(containsString("of yours taught"))));
+
+    strain(charge(30));
+
+    visit(keeper, "/batches/" + next + "/strain")
+        .andExpect(content().string(containsString("One batch of yours taught: a gram of flower")));
+  }
+}
