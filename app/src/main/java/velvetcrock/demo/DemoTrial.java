@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Component;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
 import velvetcrock.core.colour.Rgb;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
@@ -38,6 +40,7 @@ class DemoTrial {
   private static final int STRAINED_DAYS_AGO = 6;
   private static final double HERB_G = 20;
   private static final double OIL_ML = 190;
+  private static final double BOTTLE_ML = 160;
 
   private final Batches batches;
   private final Trials trials;
@@ -65,7 +68,7 @@ class DemoTrial {
     UUID id = UUID.randomUUID();
     List<Trials.Charged> jars = new ArrayList<>();
     for (Course course : COURSES) {
-      String words = course.cut().name().toLowerCase(java.util.Locale.ROOT);
+      String words = course.cut().name().toLowerCase(Locale.ROOT);
       String code = charge(id, course.cut(), words, place, today.minusDays(CHARGED_DAYS_AGO));
       course
           .colours()
@@ -82,13 +85,26 @@ class DemoTrial {
           STRAINED_DAYS_AGO,
           new Event.Strained(
               course.ml(), Math.round(course.ml()) + " ml", Expression.SQUEEZE, predicted));
+      say(
+          cottage,
+          code,
+          STRAINED_DAYS_AGO,
+          new Event.Bottled(
+              List.of(
+                  new Event.BottleIn(
+                      "A",
+                      course.ml(),
+                      BOTTLE_ML,
+                      Store.Place.COOL,
+                      Store.Glass.AMBER,
+                      Store.Antioxidant.NONE,
+                      true))));
       jars.add(new Trials.Charged(code, words));
     }
     trials.begin(
         id, new Trials.Begun("St John’s wort by cut", HERB, OIL, Differs.CUT, false), jars);
-    for (String judge : List.of("first", "second")) {
-      judge(id, judge.equals("first"));
-    }
+    judge(id, true);
+    judge(id, false);
     trials.conclude(
         id, "Ground is no stronger than cut, clouds, and gives least. Cut it next time.");
   }
