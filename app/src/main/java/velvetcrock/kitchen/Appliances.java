@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Settled;
@@ -43,8 +45,10 @@ public class Appliances {
    * What a setting turned out to be.
    *
    * @param runs how many runs that was learned from
+   * @param settled their mean
+   * @param meansC between which means they lay, °C
    */
-  public record Learned(String setting, int runs, Settled settled) {}
+  public record Learned(String setting, int runs, Settled settled, Range meansC) {}
 
   /** An appliance with what has been learned of it, the coolest setting first. */
   public record Known(UUID id, String name, Appliance kind, List<Learned> learned) {
@@ -79,10 +83,15 @@ public class Appliances {
                     a.name(),
                     a.kind(),
                     learned.getOrDefault(a.id(), Map.of()).entrySet().stream()
-                        .map(e -> new Learned(e.getKey(), e.getValue().size(), mean(e.getValue())))
+                        .map(e -> learned(e.getKey(), e.getValue()))
                         .sorted((x, y) -> Double.compare(x.settled().meanC(), y.settled().meanC()))
                         .toList()))
         .toList();
+  }
+
+  private static Learned learned(String setting, List<Settled> all) {
+    DoubleSummaryStatistics means = all.stream().mapToDouble(Settled::meanC).summaryStatistics();
+    return new Learned(setting, all.size(), mean(all), new Range(means.getMin(), means.getMax()));
   }
 
   private static Settled mean(List<Settled> all) {

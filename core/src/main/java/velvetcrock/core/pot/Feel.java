@@ -1,6 +1,7 @@
 package velvetcrock.core.pot;
 
 import java.util.List;
+import velvetcrock.core.Learned;
 
 /** What the spoon test says, and the hardness that would mend it. */
 public enum Feel {
@@ -15,7 +16,8 @@ public enum Feel {
   /** Far too hard. */
   FAR_TOO_HARD(-3.5);
 
-  private static final double PRIOR_WEIGHT = 3;
+  /** How far tastes lie apart, as a standard deviation of hardness (typical). */
+  private static final double TASTES_APART = 2.7;
 
   private final double deltaHardness;
 
@@ -33,6 +35,11 @@ public enum Feel {
    * finished pots: Σ ΔH/(3 + n), so that the first few move it little.
    */
   public static double ownTaste(List<Feel> tests) {
-    return tests.stream().mapToDouble(Feel::deltaHardness).sum() / (PRIOR_WEIGHT + tests.size());
+    return learned(tests).mean();
+  }
+
+  /** The same with its range and how many tests it knows. */
+  public static Learned learned(List<Feel> tests) {
+    return Learned.of(0, TASTES_APART, tests.stream().mapToDouble(Feel::deltaHardness).toArray());
   }
 }

@@ -99,6 +99,10 @@ class FormulaTest {
   @Test
   void aTasteForSofterIsLearnedSlowly() {
     assertThat(Feel.ownTaste(List.of())).isZero();
+    assertThat(Feel.learned(List.of()).range().high()).isCloseTo(3.99, within(0.01));
+    assertThat(Feel.learned(List.of(Feel.A_BIT_HARD)).count()).isEqualTo(1);
+    assertThat(Feel.learned(java.util.Collections.nCopies(30, Feel.A_BIT_HARD)).range().high())
+        .isLessThan(0);
     assertThat(Feel.ownTaste(List.of(Feel.A_BIT_HARD))).isCloseTo(-0.375, within(1e-9));
     assertThat(Feel.ownTaste(java.util.Collections.nCopies(30, Feel.A_BIT_HARD)))
         .isCloseTo(-45 / 33.0, within(1e-9));
