@@ -2,6 +2,7 @@ package velvetcrock;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
@@ -74,6 +75,11 @@ class CellarBrowserTest extends BrowserPages {
       fitsTheScreen(page);
       accessible(page);
     }
+    page.navigate("/cellar/labels");
+    page.locator("input[name=bottle]").first().check();
+    Download download = page.waitForDownload(() -> press(page, "Make the PDF"));
+    org.assertj.core.api.Assertions.assertThat(download.suggestedFilename())
+        .isEqualTo("labels.pdf");
     page.navigate("/trials");
     page.locator("main ul a").first().click();
     assertThat(page.locator("main")).containsText("All the same but for the");

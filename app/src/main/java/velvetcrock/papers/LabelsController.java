@@ -121,7 +121,7 @@ class LabelsController {
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .cacheControl(CacheControl.noStore())
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels.pdf\"")
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"labels.pdf\"")
         .body(bytes);
   }
 
