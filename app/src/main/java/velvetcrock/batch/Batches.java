@@ -35,7 +35,6 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.StoredEntry;
 
@@ -340,7 +339,7 @@ public class Batches {
   }
 
   private Written write(Batch batch, BatchState state, Entry entry, String key) {
-    String by = current.who().map(InHousehold::displayName).orElse("");
+    String by = current.name();
     Instant now = clock.instant();
     entities.persist(
         new LogEntry(

@@ -17,7 +17,6 @@ import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
 
 /** Tells the journal what was written in the logs of lots and of loads that dry. */
 @Component
@@ -37,7 +36,7 @@ class DrawerJournal {
 
   /** Tells of an entry by whoever is signed in. */
   void tell(UUID id, Lot lot, Entry<LotEvent> entry) {
-    tell(id, lot, entry, current.who().map(InHousehold::displayName).orElse(""));
+    tell(id, lot, entry, current.name());
   }
 
   /** Tells of an entry; one that only takes another back is told by striking that. */
@@ -62,7 +61,7 @@ class DrawerJournal {
 
   /** Tells of an entry about a load by whoever is signed in. */
   void tell(UUID id, Drying drying, Entry<DryingEvent> entry) {
-    tell(id, drying, entry, current.who().map(InHousehold::displayName).orElse(""));
+    tell(id, drying, entry, current.name());
   }
 
   /** The same as with lots. */

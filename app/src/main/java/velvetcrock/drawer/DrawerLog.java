@@ -15,7 +15,6 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.Entry;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.StoredEntry;
 
@@ -118,7 +117,7 @@ class DrawerLog {
                 names.nameOf(last.event()),
                 json.writeValueAsString(last.event()),
                 clock.instant(),
-                current.who().map(InHousehold::displayName).orElse(""),
+                current.name(),
                 key)));
   }
 

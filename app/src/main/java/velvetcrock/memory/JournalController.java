@@ -62,7 +62,8 @@ class JournalController {
           problems.attempt(
               "until", () -> day(until).map(d -> start(d.plusDays(1), zone)).orElse(null));
       problems.refuseIfAny();
-      return new Search(Typed.text(words), key(herb), key(oil), List.of(), first, last);
+      return new Search(
+          Typed.text(words), Typed.chosen(herb), Typed.chosen(oil), List.of(), first, last);
     }
 
     private static Optional<LocalDate> day(@Nullable String typed) {
@@ -71,10 +72,6 @@ class JournalController {
 
     private static Instant start(LocalDate day, ZoneId zone) {
       return day.atStartOfDay(zone).toInstant();
-    }
-
-    private static @Nullable String key(@Nullable String typed) {
-      return Typed.blank(typed) ? null : typed;
     }
 
     int number() {

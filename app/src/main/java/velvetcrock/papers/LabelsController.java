@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -139,11 +138,8 @@ class LabelsController {
   }
 
   private List<BottleRecord> standing(LabelForm form) {
-    return book.standing(new BottleBook.Which(named(form.herb()), named(form.oil())), SHOWN);
-  }
-
-  private static @Nullable String named(@Nullable String key) {
-    return Typed.blank(key) ? null : key;
+    return book.standing(
+        new BottleBook.Which(Typed.chosen(form.herb()), Typed.chosen(form.oil())), SHOWN);
   }
 
   private List<String> questioned(String words, List<BottleRecord> bottles) {

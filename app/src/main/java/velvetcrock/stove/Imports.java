@@ -129,7 +129,7 @@ class Imports {
   UUID send(BatchRecord batch, String name, InputStream file, LoggerFile.Choices choices) {
     String called = name.isBlank() ? "readings.csv" : name.strip();
     String shortened = called.length() > LONGEST_NAME ? called.substring(0, LONGEST_NAME) : called;
-    String by = current.who().map(InHousehold::displayName).orElse("");
+    String by = current.name();
     Path kept = keep(file);
     ReadingImport row = new ReadingImport(batch.id(), shortened, size(kept), by, clock.instant());
     transactions.executeWithoutResult(status -> entities.persist(row));
@@ -180,8 +180,7 @@ class Imports {
     Waiting file = waiting.remove(id);
     progress.put(id, new Progress());
     finish(id, row -> row.reading(file.logger().readAs(choices)));
-    Sender sender =
-        new Sender(current.id(), current.who().map(InHousehold::displayName).orElse(""));
+    Sender sender = new Sender(current.id(), current.name());
     worker.execute(
         () ->
             current.actingAs(

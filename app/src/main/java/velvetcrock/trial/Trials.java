@@ -23,7 +23,6 @@ import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
 
 /** Begins trials, takes what judges found, and concludes them. */
@@ -173,7 +172,8 @@ public class Trials {
         "judged",
         "Judge strength and smell of every glass.");
     problems.refuseIfAny();
-    TrialJudging.Said said = new TrialJudging.Said(by(), clock.instant(), whole.trial().hidden());
+    TrialJudging.Said said =
+        new TrialJudging.Said(current.name(), clock.instant(), whole.trial().hidden());
     for (TrialJar jar : whole.jars()) {
       Found one = Objects.requireNonNull(found.get(jar.letter()));
       entities.persist(new TrialJudging(id, jar.letter(), one, said));
@@ -206,7 +206,7 @@ public class Trials {
         "At most " + LONGEST_CONCLUSION + " letters.");
     problems.require(trial.conclusion() == null, "conclusion", "This trial is concluded already.");
     problems.refuseIfAny();
-    trial.conclude(words, clock.instant(), by());
+    trial.conclude(words, clock.instant(), current.name());
     tell(trial, "trial-concluded", "Trial concluded:", words);
   }
 
@@ -223,11 +223,14 @@ public class Trials {
             List.of(oil.key()));
     journal.keep(
         new JournalLine(
-            UUID.randomUUID(), kind, subject, clock.instant(), by(), title, detail, false),
+            UUID.randomUUID(),
+            kind,
+            subject,
+            clock.instant(),
+            current.name(),
+            title,
+            detail,
+            false),
         null);
-  }
-
-  private String by() {
-    return current.who().map(InHousehold::displayName).orElse("");
   }
 }

@@ -49,6 +49,11 @@ public class CurrentHousehold
         .map(InHousehold.class::cast);
   }
 
+  /** The name of whoever acts, as it stands in a log; empty if nobody does. */
+  public String name() {
+    return who().map(InHousehold::displayName).orElse("");
+  }
+
   /**
    * Whose rows are meant.
    *

@@ -24,6 +24,11 @@ public final class Typed {
     return text(text).isEmpty();
   }
 
+  /** What was chosen; null for nothing. */
+  public static @Nullable String chosen(@Nullable String text) {
+    return blank(text) ? null : text;
+  }
+
   /**
    * A number in bounds.
    *
