@@ -45,7 +45,7 @@ record JournalView(List<Day> days, boolean more) {
   /** The first thing that a line is about, unless that is its name already. */
   private static String about(JournalLine line) {
     String first = line.subject().about().split(", ", 2)[0];
-    return first.equals(line.subject().name()) ? "" : first;
+    return line.subject().name().startsWith(first) ? "" : first;
   }
 
   static JournalView of(List<JournalLine> found, int most, Formats fmt) {
