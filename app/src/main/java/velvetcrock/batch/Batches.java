@@ -363,19 +363,13 @@ public class Batches {
     if (event instanceof Event.Drawn e) {
       return "drawn from: " + state.bottle(e.bottle()).orElseThrow().store().words();
     } else if (event instanceof BottleEvent.Stood e) {
-      return "stands " + state.bottle(e.bottle()).orElseThrow().store().words() + antioxidant(e);
+      return "stands "
+          + state.bottle(e.bottle()).orElseThrow().store().words()
+          + e.antioxidant().after(", ");
     } else if (event instanceof BottleEvent.Opened) {
       return "opened";
     }
     return "more is known of its batch";
-  }
-
-  private static String antioxidant(BottleEvent.Stood event) {
-    return switch (event.antioxidant()) {
-      case NONE -> "";
-      case VITAMIN_E -> ", with vitamin E";
-      case ROSEMARY -> ", with rosemary extract";
-    };
   }
 
   private Instant chargedAt(LocalDate day, Household household) {

@@ -154,41 +154,18 @@ final class EntryWords {
     if (event instanceof BottleEvent.Opened) {
       return "Opened bottle " + event.bottle();
     } else if (event instanceof BottleEvent.Checked e) {
-      return "Bottle " + e.bottle() + " smelled at: " + found(e);
+      return "Bottle " + e.bottle() + " smelled at: " + e.words();
     }
     return "Bottle " + event.bottle() + " stands otherwise";
   }
 
   private String stood(BottleEvent.Stood e) {
-    return switch (e.place()) {
-          case FRIDGE -> "in the fridge";
-          case COOL -> "in a cool cupboard";
-          case ROOM -> "in the room";
-          case WARM -> "on a warm shelf";
-        }
+    return e.place().words()
         + ", "
         + name(e.glass())
         + " glass of "
         + fmt.ml(e.sizeMl())
-        + switch (e.antioxidant()) {
-          case NONE -> "";
-          case VITAMIN_E -> ", with vitamin E";
-          case ROSEMARY -> ", with rosemary extract";
-        };
-  }
-
-  private static String found(BottleEvent.Checked e) {
-    List<String> bad = new ArrayList<>();
-    if (e.off() != Event.OffSmell.NONE) {
-      bad.add(name(e.off()));
-    }
-    if (e.cloudy()) {
-      bad.add("cloudy");
-    }
-    if (e.fizzing()) {
-      bad.add("fizzing");
-    }
-    return bad.isEmpty() ? "good" : String.join(", ", bad);
+        + e.antioxidant().after(", ");
   }
 
   /** Codes of the cautions that this very entry calls for. */

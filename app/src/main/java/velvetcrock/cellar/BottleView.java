@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BottleDateMove;
 import velvetcrock.batch.BottleRecord;
@@ -17,9 +16,7 @@ import velvetcrock.core.keeping.Keeping.Rule;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
-import velvetcrock.core.log.BottleEvent;
 import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.plan.Round;
 import velvetcrock.web.Formats;
@@ -115,11 +112,7 @@ record BottleView(
   private static String stored(BottleState state, Formats fmt) {
     return state.store().words()
         + (state.store().glass() == Store.Glass.AMBER ? ", in amber glass" : "")
-        + switch (state.store().antioxidant()) {
-          case NONE -> "";
-          case VITAMIN_E -> ", with vitamin E";
-          case ROSEMARY -> ", with rosemary extract";
-        }
+        + state.store().antioxidant().after(", ")
         + (state.openedAt() == null ? "" : ", opened " + fmt.shortDate(fmt.date(state.openedAt())));
   }
 
@@ -156,19 +149,7 @@ record BottleView(
     if (check == null) {
       return "";
     }
-    BottleEvent.Checked found = check.found();
-    List<String> bad = new ArrayList<>();
-    if (found.off() != Event.OffSmell.NONE) {
-      bad.add(found.off().name().toLowerCase(Locale.ROOT));
-    }
-    if (found.cloudy()) {
-      bad.add("cloudy");
-    }
-    if (found.fizzing()) {
-      bad.add("fizzing");
-    }
-    String words = bad.isEmpty() ? "good" : String.join(", ", bad);
-    return "Last smelled at " + fmt.date(fmt.date(check.at())) + ": " + words;
+    return "Last smelled at " + fmt.date(fmt.date(check.at())) + ": " + check.found().words();
   }
 
   private static List<LegBar> legs(Keeping keeping, Formats fmt) {

@@ -13,7 +13,6 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
-import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
@@ -70,11 +69,11 @@ class LabelWriter {
                 .formatted(
                     herbState(state),
                     reckoning.carriers().names(),
-                    with(bottle.bottle().store().antioxidant()),
+                    bottle.bottle().store().antioxidant().after(" "),
                     fmt.ml(bottle.bottle().filled().ml())))
         .add(
             new Run("Strained ", Style.PLAIN),
-            new Run(fmt.fullDate(fmt.date(Objects.requireNonNull(state.strainedAt()))), Style.BOLD),
+            new Run(date(fmt.date(Objects.requireNonNull(state.strainedAt())), fmt), Style.BOLD),
             new Run(", best before ", Style.PLAIN),
             new Run(date(bottle.bestBefore(), fmt), Style.BOLD))
         .add(Style.BOLD, use(use));
@@ -110,14 +109,6 @@ class LabelWriter {
   /** What it is for and what not. */
   private static String use(Use use) {
     return use == Use.SKIN ? "For the skin. Not for eating." : "For eating. Keep in the fridge.";
-  }
-
-  private static String with(Store.Antioxidant antioxidant) {
-    return switch (antioxidant) {
-      case NONE -> "";
-      case VITAMIN_E -> " with vitamin E";
-      case ROSEMARY -> " with rosemary extract";
-    };
   }
 
   /** Botanical names, the heaviest herb first. */

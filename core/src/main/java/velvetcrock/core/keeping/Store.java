@@ -26,6 +26,16 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
     public double celsius() {
       return celsius;
     }
+
+    /** Where that is, in words. */
+    public String words() {
+      return switch (this) {
+        case FRIDGE -> "in the fridge";
+        case COOL -> "in a cool cupboard";
+        case ROOM -> "in the room";
+        case WARM -> "on a warm shelf";
+      };
+    }
   }
 
   /** The glass, with the pace at which it lets light age the oil (typical). */
@@ -70,18 +80,20 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
     Antioxidant(double factor) {
       this.factor = factor;
     }
+
+    /** With what, in words after a separator; empty for none. */
+    public String after(String separator) {
+      return switch (this) {
+        case NONE -> "";
+        case VITAMIN_E -> separator + "with vitamin E";
+        case ROSEMARY -> separator + "with rosemary extract";
+      };
+    }
   }
 
   /** How it stands, in words. */
   public String words() {
-    String where =
-        switch (place) {
-          case FRIDGE -> "in the fridge";
-          case COOL -> "in a cool cupboard";
-          case ROOM -> "in the room";
-          case WARM -> "on a warm shelf";
-        };
-    return where
+    return place.words()
         + (glass == Glass.CLEAR ? ", in clear glass" : "")
         + (fill == Fill.HALF ? ", half empty" : "");
   }

@@ -1,5 +1,8 @@
 package velvetcrock.core.log;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import velvetcrock.core.keeping.Store;
 
 /** What happens to one bottle while it is kept. */
@@ -51,6 +54,21 @@ public sealed interface BottleEvent extends Event {
     public Checked {
       Checks.text("bottle", bottle);
       Checks.present("off", off);
+    }
+
+    /** How it was, in words. */
+    public String words() {
+      List<String> bad = new ArrayList<>();
+      if (off != Event.OffSmell.NONE) {
+        bad.add(off.name().toLowerCase(Locale.ROOT));
+      }
+      if (cloudy) {
+        bad.add("cloudy");
+      }
+      if (fizzing) {
+        bad.add("fizzing");
+      }
+      return bad.isEmpty() ? "good" : String.join(", ", bad);
     }
 
     /** Whether nothing is wrong with it. */
