@@ -15,6 +15,8 @@ class HouseRulesTest {
   static final ArchRule dependenciesRunDownwards =
       layeredArchitecture()
           .consideringOnlyDependenciesInLayers()
+          .layer("diary")
+          .definedBy("velvetcrock.core.diary")
           .layer("plan")
           .definedBy("velvetcrock.core.plan")
           .layer("log")
@@ -37,16 +39,18 @@ class HouseRulesTest {
           .definedBy("velvetcrock.core.materia")
           .layer("measure")
           .definedBy("velvetcrock.core.measure", "velvetcrock.core.colour")
-          .whereLayer("plan")
+          .whereLayer("diary")
           .mayNotBeAccessedByAnyLayer()
+          .whereLayer("plan")
+          .mayOnlyBeAccessedByLayers("diary")
           .whereLayer("log")
-          .mayOnlyBeAccessedByLayers("plan")
+          .mayOnlyBeAccessedByLayers("plan", "diary")
           .whereLayer("caution")
-          .mayOnlyBeAccessedByLayers("log", "plan")
+          .mayOnlyBeAccessedByLayers("log", "plan", "diary")
           .whereLayer("reckonings")
-          .mayOnlyBeAccessedByLayers("caution", "log", "plan")
+          .mayOnlyBeAccessedByLayers("caution", "log", "plan", "diary")
           .whereLayer("what goes in")
-          .mayOnlyBeAccessedByLayers("reckonings", "caution", "log", "plan");
+          .mayOnlyBeAccessedByLayers("reckonings", "caution", "log", "plan", "diary");
 
   @ArchTest
   static final ArchRule noPackageIsInACycle =

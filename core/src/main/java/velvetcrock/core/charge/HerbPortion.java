@@ -80,7 +80,7 @@ public record HerbPortion(
   }
 
   /** Space that the herb itself takes up, without the gaps between; ml. */
-  double solidsMl() {
+  public double solidsMl() {
     return state == HerbState.DRIED
         ? massG / SOLIDS_G_PER_ML
         : dryMatterG() / SOLIDS_G_PER_ML + massG * waterFraction;

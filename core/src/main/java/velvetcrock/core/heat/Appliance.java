@@ -1,6 +1,7 @@
 package velvetcrock.core.heat;
 
 import java.util.List;
+import velvetcrock.core.materia.Method;
 
 /**
  * What oil is kept warm on, with the figures of its stand-in: a lump of heat capacity C that loses
@@ -135,6 +136,33 @@ public enum Appliance {
   /** Whether a water bath stands on it. */
   public boolean bath() {
     return waterG > 0;
+  }
+
+  /** Whether oil is drawn on it by a method (practice). */
+  public boolean serves(Method method) {
+    return switch (method) {
+      case WARM, TWO_STAGE ->
+          burner() || this == SLOW_COOKER || this == DEHYDRATOR || this == YOGHURT_MAKER;
+      case CROCK -> this == SLOW_COOKER;
+      case SIMMER -> burner();
+      case OVEN -> this == OVEN;
+      case SOLAR -> this == SUNNY_WINDOW;
+      case COLD, SPIRIT -> false;
+    };
+  }
+
+  /**
+   * How many jars it holds at once where nobody has counted (typical): a bath on a burner three, a
+   * crock of water four.
+   */
+  public int holds() {
+    return switch (this) {
+      case GAS_RING, ELECTRIC_PLATE -> 3;
+      case SLOW_COOKER -> 4;
+      case DEHYDRATOR, OVEN -> 6;
+      case YOGHURT_MAKER -> 1;
+      case SUNNY_WINDOW, CUPBOARD -> 12;
+    };
   }
 
   /** Heat capacity of pot, bath and oil together, J/K. */

@@ -22,9 +22,7 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
-import velvetcrock.core.extraction.Agitation;
 import velvetcrock.core.extraction.Pull;
-import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.KeepingOrder;
@@ -34,9 +32,7 @@ import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
-import velvetcrock.core.yield.Strainer;
 
 /**
  * The ways to what is wanted, side by side: worked back from the day, with what each pulls, what
@@ -50,13 +46,10 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
   private static final String HARDENS_TINS = "beeswax";
   private static final double HOURS_PER_DAY = 24;
-  private static final double WARM_START_C = 43;
-  private static final double WARM_START_HOURS = 0.75;
   private static final double SETTLES_HOURS = 12;
   private static final int CHARGING_MINUTES = 20;
   private static final int STRAINING_MINUTES = 30;
   private static final int SPIRIT_MINUTES = 20;
-  private static final int CLOSE_ENOUGH_STEPS = 60;
 
   /**
    * Compares.
@@ -100,7 +93,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
           lines.line(
               "Oil to charge",
               "so that " + plain(need) + " ml come out of the cloth",
-              oilToCharge(need, ratio),
+              new OilToCharge(herb(100), experience).ml(need, ratio),
               "ml",
               Standing.ESTIMATE);
       double herbG =
@@ -118,11 +111,11 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
 
     private ChargeOrder charge(CarrierBlend carriers, double herbG, Ratio ratio) {
       return new ChargeOrder(
-          List.of(HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), herbG)),
-          carriers,
-          ratio,
-          Optional.empty(),
-          ChargeOrder.USUAL_COVER_MM);
+          List.of(herb(herbG)), carriers, ratio, Optional.empty(), ChargeOrder.USUAL_COVER_MM);
+    }
+
+    private HerbPortion herb(double massG) {
+      return HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), massG);
     }
 
     private double ratio(CarrierBlend carriers, Reckoning.Writer lines) {
@@ -137,36 +130,6 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
               "Ratio 1:", "the least that fills the bed", covering, "ml/g", Standing.TYPICAL);
     }
 
-    /** The yield grows with the charge without a bend worth a formula: halve towards it. */
-    private double oilToCharge(double need, double ratio) {
-      double low = need;
-      double high = need * 2 + 10;
-      while (yieldMl(high, ratio) < need) {
-        high *= 2;
-        if (high > 100_000) {
-          throw new Refused(
-              "oilPerHerb", "At this ratio the herb keeps nearly all the oil. Take more oil.");
-        }
-      }
-      for (int i = 0; i < CLOSE_ENOUGH_STEPS; i++) {
-        double middle = (low + high) / 2;
-        if (yieldMl(middle, ratio) < need) {
-          low = middle;
-        } else {
-          high = middle;
-        }
-      }
-      return high;
-    }
-
-    private double yieldMl(double oilMl, double ratio) {
-      HerbPortion herb =
-          HerbPortion.usual(order.herb(), order.part(), order.cut(), order.state(), oilMl / ratio);
-      Expression expression =
-          order.state() == HerbState.DRIED ? Expression.SQUEEZE : Expression.DRIP;
-      return Strainer.predict(oilMl, List.of(herb), expression, experience).yieldMl();
-    }
-
     private Way way(Method method, ChargeOrder charge, Charge reckoned) {
       long available = Math.max(0, ChronoUnit.DAYS.between(order.today(), order.by()));
       double hours = hours(method, available * HOURS_PER_DAY - SETTLES_HOURS);
@@ -174,20 +137,19 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       LocalDate latestStart = order.by().minusDays(days);
       LocalDate start = latestStart.isBefore(order.today()) ? order.today() : latestStart;
       LocalDate ready = start.plusDays(days);
-      Trace trace = trace(method, hours);
-      boolean solid = trace.coldestC() < charge.carriers().meltedAboveC();
+      Infusion infusion = new Infusion(method, hours);
+      boolean solid = infusion.trace().coldestC() < charge.carriers().meltedAboveC();
       double pull =
           solid
               ? 0
               : Pull.of(
-                      List.of(new Pull.Leg(trace, agitation(method))),
+                      List.of(infusion.pullLeg()),
                       charge.carriers(),
                       order.cut(),
                       method == Method.SPIRIT)
                   .pull();
-      Light light = method == Method.SOLAR ? Light.WINDOW : Light.DARK;
-      InfusingLeg leg = new InfusingLeg("drawing", hours, trace, light);
-      int checks = checks(method, hours);
+      InfusingLeg leg = infusion.keepingLeg();
+      int checks = infusion.checks();
       return new Way(
           method,
           charge.herbMassG(),
@@ -204,7 +166,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
               + (method == Method.SPIRIT ? SPIRIT_MINUTES : 0)
               + checks * (method.heated() ? 2 : 1),
           checks,
-          cautions(method, charge, reckoned, light));
+          cautions(method, charge, reckoned, infusion.light()));
     }
 
     private LocalDate bestBefore(Method method, LocalDate start, LocalDate ready, InfusingLeg leg) {
@@ -236,40 +198,6 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       return availableHours >= method.usualHours() || availableHours < method.earliestHours()
           ? method.usualHours()
           : availableHours;
-    }
-
-    private static Trace trace(Method method, double hours) {
-      if (method != Method.TWO_STAGE) {
-        return Trace.steady(method.celsius(), hours);
-      }
-      return new Trace(
-          List.of(
-              new Trace.Point(0, WARM_START_C),
-              new Trace.Point(WARM_START_HOURS, WARM_START_C),
-              new Trace.Point(WARM_START_HOURS + 1, method.celsius()),
-              new Trace.Point(hours, method.celsius())));
-    }
-
-    private static Agitation agitation(Method method) {
-      return switch (method) {
-        case COLD, TWO_STAGE -> Agitation.DAILY;
-        case SOLAR, SPIRIT, SIMMER -> Agitation.SEVERAL;
-        case WARM -> Agitation.WEEKLY;
-        case CROCK, OVEN -> Agitation.NONE;
-      };
-    }
-
-    /** Shakings of a jar, looks at a pot (practice). */
-    private static int checks(Method method, double hours) {
-      double days = hours / HOURS_PER_DAY;
-      return switch (method) {
-        case COLD, TWO_STAGE -> (int) Math.round(Math.min(7, days) + Math.max(0, days - 7) / 3);
-        case SOLAR -> (int) Math.round(days * 2);
-        case SPIRIT -> (int) Math.round(days * 3);
-        case WARM, OVEN -> (int) Math.ceil(hours * 2);
-        case CROCK -> (int) Math.ceil(hours / 4);
-        case SIMMER -> (int) Math.ceil(hours * 4);
-      };
     }
   }
 }

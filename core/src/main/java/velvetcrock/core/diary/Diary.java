@@ -1,0 +1,209 @@
+package velvetcrock.core.diary;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.plan.Timetable;
+
+/**
+ * Fits plans into one kitchen. As wished, they may clash; what resolves that is looked for in two
+ * steps: each plan in the order of its day at the begin nearest to its wish that clashes with none
+ * before it, and then, where that moved any, a search that makes the shifts smaller. The search is
+ * bounded in moves, so that the same plans always settle alike.
+ *
+ * <p>It promises that nothing clashes where it says so; it does not promise that no smaller shift
+ * exists where more than a few plans clash.
+ */
+public final class Diary {
+  private static final int NEAR_DAYS = 4;
+  private static final int QUARTERS_NEAR = 24;
+  private static final int QUARTER_MINUTES = 15;
+  private static final int LATE_DAYS = 21;
+  private static final int MOST_PLACINGS = 260;
+
+  private final House house;
+  private final LocalDateTime now;
+  private final Clashes clashes;
+
+  /** A diary of a kitchen from a moment on. */
+  public Diary(House house, LocalDateTime now) {
+    this.house = house;
+    this.now = now;
+    this.clashes = new Clashes(house);
+  }
+
+  /**
+   * Bookings that clash no more, as far as that can be.
+   *
+   * @param bookings in the order of the jobs
+   * @param clashes what is left; empty if it is resolved
+   * @param searched whether a search was needed
+   */
+  public record Settled(List<Booking> bookings, List<Clash> clashes, boolean searched) {
+    /** The bookings that were moved from where they would like to be. */
+    public List<Booking> moved() {
+      return bookings.stream().filter(b -> b.shiftMinutes() > 0).toList();
+    }
+
+    /** The bookings that miss their day. */
+    public List<Booking> late() {
+      return bookings.stream().filter(b -> b.lateMinutes() > 0).toList();
+    }
+  }
+
+  /** A begin with an appliance, ready to be weighed. */
+  record Placing(Timetable timetable, @Nullable String heater) {}
+
+  /** The jobs as they would like to be, each on the first appliance that has room for it. */
+  public List<Booking> asWished(List<Job> jobs) {
+    List<Booking> bookings = new ArrayList<>();
+    for (Job job : jobs) {
+      Timetable timetable = timetable(job, job.wished()).orElseThrow();
+      bookings.add(
+          heaters(job).stream()
+              .map(heater -> new Booking(job, timetable, heater))
+              .min(
+                  Comparator.comparingLong(
+                      b -> {
+                        List<Booking> with = new ArrayList<>(bookings);
+                        with.add(b);
+                        return clashes.weight(with);
+                      }))
+              .orElseThrow());
+    }
+    return List.copyOf(bookings);
+  }
+
+  /** Where bookings clash, the earliest first. */
+  public List<Clash> clashes(List<Booking> bookings) {
+    return clashes.of(bookings);
+  }
+
+  /** Finds the smallest shift it can that resolves every clash. */
+  public Settled settle(List<Job> jobs) {
+    List<Booking> wished = asWished(jobs);
+    if (clashes.weight(wished) == 0) {
+      return new Settled(full(wished), clashes.of(wished), false);
+    }
+    Map<String, List<Placing>> placings = new HashMap<>();
+    jobs.forEach(job -> placings.put(job.id(), placings(job)));
+    List<Booking> placed = oneByOne(jobs, placings);
+    List<Booking> settled = new SmallerShifts(clashes, placings).improve(placed);
+    return new Settled(full(settled), clashes.of(settled), true);
+  }
+
+  /** Each in the order of its day, nearest to its wish among those that are placed already. */
+  private List<Booking> oneByOne(List<Job> jobs, Map<String, List<Placing>> placings) {
+    Map<String, Booking> placed = new LinkedHashMap<>();
+    jobs.stream()
+        .sorted(Comparator.comparing(Job::deadline).thenComparing(Job::wished))
+        .forEach(
+            job -> {
+              List<Booking> before = List.copyOf(placed.values());
+              placed.put(job.id(), nearest(job, placings.get(job.id()), before));
+            });
+    return jobs.stream().map(job -> placed.get(job.id())).toList();
+  }
+
+  private Booking nearest(Job job, List<Placing> placings, List<Booking> before) {
+    Booking best = null;
+    long bestWeight = Long.MAX_VALUE;
+    long given = clashes.weight(before);
+    for (Placing placing : placings) {
+      Booking booking = new Booking(job, placing.timetable(), placing.heater());
+      List<Booking> with = new ArrayList<>(before);
+      with.add(booking);
+      long weight = clashes.weight(with) - given;
+      if (weight == 0) {
+        return booking;
+      }
+      if (weight < bestWeight) {
+        best = booking;
+        bestWeight = weight;
+      }
+    }
+    return Optional.ofNullable(best).orElseThrow();
+  }
+
+  /**
+   * The begins that a job may have, nearest to its wish first and those in time before those that
+   * are late: by the quarter of an hour around its wish, then by the hour, by the day beyond.
+   */
+  private List<Placing> placings(Job job) {
+    TreeSet<LocalDateTime> begins = new TreeSet<>();
+    begins.add(job.wished());
+    LocalDateTime hour = job.wished().truncatedTo(ChronoUnit.HOURS);
+    for (int q = -QUARTERS_NEAR; q <= QUARTERS_NEAR; q++) {
+      begins.add(hour.plusMinutes((long) QUARTER_MINUTES * q));
+    }
+    for (int h = -24 * NEAR_DAYS; h <= 24 * NEAR_DAYS; h++) {
+      begins.add(hour.plusHours(h));
+    }
+    LocalDateTime last = job.deadline().plusDays(LATE_DAYS);
+    for (LocalDateTime day = now; day.isBefore(last); day = day.plusDays(1)) {
+      begins.add(day.toLocalDate().atTime(house.hours().wakes()));
+    }
+    Map<LocalDateTime, Timetable> distinct = new LinkedHashMap<>();
+    for (LocalDateTime begin : begins) {
+      if (!begin.isBefore(now)) {
+        timetable(job, begin).ifPresent(t -> distinct.putIfAbsent(t.begins(), t));
+      }
+    }
+    List<Timetable> nearest =
+        distinct.values().stream()
+            .sorted(
+                Comparator.comparing((Timetable t) -> t.ready().isAfter(job.deadline()))
+                    .thenComparing(
+                        t -> Duration.between(job.wished(), t.begins()).abs().toMinutes()))
+            .limit(MOST_PLACINGS)
+            .toList();
+    List<Placing> placings = new ArrayList<>();
+    for (Timetable timetable : nearest) {
+      heaters(job).forEach(heater -> placings.add(new Placing(timetable, heater)));
+    }
+    return List.copyOf(placings);
+  }
+
+  /** The appliances that serve a job; only null where it needs none or there is none. */
+  private List<@Nullable String> heaters(Job job) {
+    List<String> serving =
+        house.heaters().stream()
+            .filter(h -> job.wantsHeat() && h.kind().serves(job.method()))
+            .sorted(Comparator.comparing((House.Heater h) -> h.holds() < job.places()))
+            .map(House.Heater::id)
+            .toList();
+    return serving.isEmpty() ? Arrays.asList((String) null) : List.copyOf(serving);
+  }
+
+  private Optional<Timetable> timetable(Job job, LocalDateTime begin) {
+    return Timetable.withoutChecks(begin, job.method(), job.hours(), job.making(), house.hours());
+  }
+
+  /** The same with every look and shaking. */
+  private List<Booking> full(List<Booking> bookings) {
+    return bookings.stream()
+        .map(
+            b ->
+                new Booking(
+                    b.job(),
+                    Timetable.from(
+                            b.timetable().begins(),
+                            b.job().method(),
+                            b.job().hours(),
+                            b.job().making(),
+                            house.hours())
+                        .orElseThrow(),
+                    b.heater()))
+        .toList();
+  }
+}
