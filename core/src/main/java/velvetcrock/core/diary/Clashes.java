@@ -1,7 +1,5 @@
 package velvetcrock.core.diary;
 
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -14,7 +12,7 @@ import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Span;
 import velvetcrock.core.plan.Step;
 
-/** Finds where bookings get in each other's way, and weighs how badly. */
+/** Finds where bookings get in each other's way, for telling; {@link Weight} weighs the same. */
 final class Clashes {
   private final House house;
   private final Map<String, Integer> holds = new HashMap<>();
@@ -56,62 +54,6 @@ final class Clashes {
                         b.timetable().onHeat().get(0))));
     found.sort(Comparator.comparing((Clash c) -> c.span().from()).thenComparing(Clash::kind));
     return List.copyOf(found);
-  }
-
-  /** How badly they clash: jar-minutes too many and minutes of two hands; 0 where they do not. */
-  long weight(List<Booking> bookings) {
-    long weight = 0;
-    for (Map.Entry<String, List<Claim>> entry : claims(bookings).entrySet()) {
-      boolean heater = holds.containsKey(entry.getKey());
-      int most =
-          heater
-              ? holds.get(entry.getKey())
-              : house.jars().getOrDefault(entry.getKey(), Integer.MAX_VALUE);
-      weight += weight(entry.getValue(), most, heater);
-    }
-    List<Claim> hands = handClaims(bookings);
-    for (int i = 0; i < hands.size(); i++) {
-      for (int j = i + 1; j < hands.size(); j++) {
-        weight += common(hands.get(i).span(), hands.get(j).span());
-      }
-    }
-    return weight;
-  }
-
-  private static long weight(List<Claim> claims, int most, boolean heater) {
-    long weight = 0;
-    int sum = 0;
-    for (Claim claim : claims) {
-      sum += claim.count();
-    }
-    boolean enough = sum <= most;
-    for (int i = 0; i < claims.size(); i++) {
-      Claim a = claims.get(i);
-      int at = enough ? 0 : a.count();
-      for (int j = 0; j < claims.size(); j++) {
-        Claim b = claims.get(j);
-        if (i == j || !a.span().overlaps(b.span())) {
-          continue;
-        }
-        if (heater && i < j && a.heat() != b.heat()) {
-          weight += common(a.span(), b.span());
-        }
-        if (!enough && !b.span().from().isAfter(a.span().from())) {
-          at += b.count();
-        }
-      }
-      if (at > most) {
-        weight += (long) (at - most) * Math.max(1, a.span().minutes());
-      }
-    }
-    return weight;
-  }
-
-  private static long common(Span a, Span b) {
-    LocalDateTime from = a.from().isAfter(b.from()) ? a.from() : b.from();
-    LocalDateTime until = a.until().isBefore(b.until()) ? a.until() : b.until();
-    return Math.max(
-        0, (until.toEpochSecond(ZoneOffset.UTC) - from.toEpochSecond(ZoneOffset.UTC)) / 60);
   }
 
   private Map<String, List<Claim>> claims(List<Booking> bookings) {

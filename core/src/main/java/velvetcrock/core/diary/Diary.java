@@ -34,12 +34,14 @@ public final class Diary {
   private final House house;
   private final LocalDateTime now;
   private final Clashes clashes;
+  private final Weight weight;
 
   /** A diary of a kitchen from a moment on. */
   public Diary(House house, LocalDateTime now) {
     this.house = house;
     this.now = now;
     this.clashes = new Clashes(house);
+    this.weight = new Weight(house);
   }
 
   /**
@@ -61,25 +63,15 @@ public final class Diary {
     }
   }
 
-  /** A begin with an appliance, ready to be weighed. */
-  record Placing(Timetable timetable, @Nullable String heater) {}
-
   /** The jobs as they would like to be, each on the first appliance that has room for it. */
   public List<Booking> asWished(List<Job> jobs) {
+    List<Placing> before = new ArrayList<>();
     List<Booking> bookings = new ArrayList<>();
     for (Job job : jobs) {
       Timetable timetable = timetable(job, job.wished()).orElseThrow();
-      bookings.add(
-          heaters(job).stream()
-              .map(heater -> new Booking(job, timetable, heater))
-              .min(
-                  Comparator.comparingLong(
-                      b -> {
-                        List<Booking> with = new ArrayList<>(bookings);
-                        with.add(b);
-                        return clashes.weight(with);
-                      }))
-              .orElseThrow());
+      Placing placing = nearest(on(job, timetable), before);
+      before.add(placing);
+      bookings.add(placing.booking());
     }
     return List.copyOf(bookings);
   }
@@ -92,47 +84,49 @@ public final class Diary {
   /** Finds the smallest shift it can that resolves every clash. */
   public Settled settle(List<Job> jobs) {
     List<Booking> wished = asWished(jobs);
-    if (clashes.weight(wished) == 0) {
-      return new Settled(full(wished), clashes.of(wished), false);
+    if (clashes.of(wished).isEmpty()) {
+      return new Settled(full(wished), List.of(), false);
     }
     Map<String, List<Placing>> placings = new HashMap<>();
     jobs.forEach(job -> placings.put(job.id(), placings(job)));
-    List<Booking> placed = oneByOne(jobs, placings);
-    List<Booking> settled = new SmallerShifts(clashes, placings).improve(placed);
+    Map<String, Placing> placed = oneByOne(jobs, placings);
+    List<Booking> settled = new SmallerShifts(weight, jobs, placings).improve(placed);
     return new Settled(full(settled), clashes.of(settled), true);
   }
 
   /** Each in the order of its day, nearest to its wish among those that are placed already. */
-  private List<Booking> oneByOne(List<Job> jobs, Map<String, List<Placing>> placings) {
-    Map<String, Booking> placed = new LinkedHashMap<>();
+  private Map<String, Placing> oneByOne(List<Job> jobs, Map<String, List<Placing>> placings) {
+    Map<String, Placing> placed = new HashMap<>();
+    List<Placing> before = new ArrayList<>();
     jobs.stream()
         .sorted(Comparator.comparing(Job::deadline).thenComparing(Job::wished))
         .forEach(
             job -> {
-              List<Booking> before = List.copyOf(placed.values());
-              placed.put(job.id(), nearest(job, placings.get(job.id()), before));
+              Placing placing = nearest(placings.get(job.id()), before);
+              before.add(placing);
+              placed.put(job.id(), placing);
             });
-    return jobs.stream().map(job -> placed.get(job.id())).toList();
+    return placed;
   }
 
-  private Booking nearest(Job job, List<Placing> placings, List<Booking> before) {
-    Booking best = null;
-    long bestWeight = Long.MAX_VALUE;
-    long given = clashes.weight(before);
+  /** The first that does not clash with what is there, or the one that does so least. */
+  private Placing nearest(List<Placing> placings, List<Placing> before) {
+    long given = weight.of(before);
+    Placing best = placings.get(0);
+    long least = Long.MAX_VALUE;
     for (Placing placing : placings) {
-      Booking booking = new Booking(job, placing.timetable(), placing.heater());
-      List<Booking> with = new ArrayList<>(before);
-      with.add(booking);
-      long weight = clashes.weight(with) - given;
-      if (weight == 0) {
-        return booking;
+      List<Placing> with = new ArrayList<>(before);
+      with.add(placing);
+      long more = weight.of(with) - given;
+      if (more < least) {
+        best = placing;
+        least = more;
       }
-      if (weight < bestWeight) {
-        best = booking;
-        bestWeight = weight;
+      if (least == 0) {
+        break;
       }
     }
-    return Optional.ofNullable(best).orElseThrow();
+    return best;
   }
 
   /**
@@ -168,10 +162,13 @@ public final class Diary {
             .limit(MOST_PLACINGS)
             .toList();
     List<Placing> placings = new ArrayList<>();
-    for (Timetable timetable : nearest) {
-      heaters(job).forEach(heater -> placings.add(new Placing(timetable, heater)));
-    }
+    nearest.forEach(timetable -> placings.addAll(on(job, timetable)));
     return List.copyOf(placings);
+  }
+
+  /** A timetable on every appliance that serves it. */
+  private List<Placing> on(Job job, Timetable timetable) {
+    return heaters(job).stream().map(h -> new Placing(job, timetable, h, weight)).toList();
   }
 
   /** The appliances that serve a job; only null where it needs none or there is none. */

@@ -28,39 +28,34 @@ import org.jspecify.annotations.Nullable;
  */
 final class SmallerShifts {
   /** Moves tried; enough for forty plans, and well within a second. */
-  private static final long MOST_MOVES = 12_000;
+  private static final long MOST_MOVES = 8_000;
 
   /** A guard for a slow machine. */
-  private static final Duration MOST_TIME = Duration.ofMillis(1200);
+  private static final Duration MOST_TIME = Duration.ofMillis(1500);
 
-  private final Clashes clashes;
-  private final Map<String, List<Diary.Placing>> placings;
+  private final Weight weight;
+  private final List<Job> jobs;
+  private final Map<String, List<Placing>> placings;
 
-  SmallerShifts(Clashes clashes, Map<String, List<Diary.Placing>> placings) {
-    this.clashes = clashes;
+  SmallerShifts(Weight weight, List<Job> jobs, Map<String, List<Placing>> placings) {
+    this.weight = weight;
+    this.jobs = jobs;
     this.placings = placings;
   }
 
-  /** Improves on bookings; answers them as they are where nothing better is found. */
-  List<Booking> improve(List<Booking> bookings) {
-    Week week = new Week();
-    week.clashes = clashes;
-    week.entries = new ArrayList<>();
-    for (Booking booking : bookings) {
-      List<Diary.Placing> range = placings.get(booking.job().id());
-      Diary.Placing at =
-          range.stream()
-              .filter(
-                  p ->
-                      p.timetable().begins().equals(booking.timetable().begins())
-                          && Objects.equals(p.heater(), booking.heater()))
-              .findFirst()
-              .orElseThrow();
-      week.entries.add(new Line(booking.job(), range, at));
-    }
+  /**
+   * Improves on where jobs were placed; leaves them there where nothing better is found.
+   *
+   * @return in the order of the jobs
+   */
+  List<Booking> improve(Map<String, Placing> placed) {
+    Plans plans = new Plans();
+    plans.weight = weight;
+    plans.lines =
+        jobs.stream().map(job -> new Line(placings.get(job.id()), placed.get(job.id()))).toList();
     SolverConfig config =
         new SolverConfig()
-            .withSolutionClass(Week.class)
+            .withSolutionClass(Plans.class)
             .withEntityClasses(Line.class)
             .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
             .withRandomSeed(0L)
@@ -70,71 +65,61 @@ final class SmallerShifts {
                 new LocalSearchPhaseConfig().withLocalSearchType(LocalSearchType.LATE_ACCEPTANCE))
             .withTerminationConfig(
                 new TerminationConfig().withMoveCountLimit(MOST_MOVES).withSpentLimit(MOST_TIME));
-    Week solved = SolverFactory.<Week>create(config).buildSolver().solve(week);
-    return solved.bookings();
+    Plans solved = SolverFactory.<Plans>create(config).buildSolver().solve(plans);
+    return solved.lines.stream().map(l -> l.placing().booking()).toList();
   }
 
   /** All plans with where they are. */
   @PlanningSolution
-  public static class Week {
-    @PlanningEntityCollectionProperty List<Line> entries = List.of();
+  public static class Plans {
+    @PlanningEntityCollectionProperty List<Line> lines = List.of();
 
     @PlanningScore @Nullable HardMediumSoftLongScore score;
 
     /** Shared by all copies: it only reads. */
-    @Nullable Clashes clashes;
+    @Nullable Weight weight;
 
     /** For the solver. */
-    public Week() {}
-
-    List<Booking> bookings() {
-      List<Booking> all = new ArrayList<>(entries.size());
-      for (Line line : entries) {
-        all.add(line.booking());
-      }
-      return all;
-    }
+    public Plans() {}
   }
 
   /** A plan with where it is. */
   @PlanningEntity
   public static class Line {
-    private @Nullable Job job;
+    @ValueRangeProvider private List<Placing> range = List.of();
 
-    @ValueRangeProvider private List<Diary.Placing> range = List.of();
-
-    @PlanningVariable private Diary.@Nullable Placing placing;
+    @PlanningVariable private @Nullable Placing placing;
 
     /** For the solver. */
     public Line() {}
 
-    Line(Job job, List<Diary.Placing> range, Diary.Placing placing) {
-      this.job = job;
+    Line(List<Placing> range, Placing placing) {
       this.range = range;
       this.placing = placing;
     }
 
-    Booking booking() {
-      Diary.Placing at = Objects.requireNonNull(placing);
-      return new Booking(Objects.requireNonNull(job), at.timetable(), at.heater());
+    Placing placing() {
+      return Objects.requireNonNull(placing);
     }
   }
 
   /** Weighs a state of the plans. */
-  public static class Weighing implements EasyScoreCalculator<Week, HardMediumSoftLongScore> {
+  public static class Weighing implements EasyScoreCalculator<Plans, HardMediumSoftLongScore> {
     /** For the solver. */
     public Weighing() {}
 
     @Override
-    public HardMediumSoftLongScore calculateScore(Week week) {
-      List<Booking> bookings = week.bookings();
+    public HardMediumSoftLongScore calculateScore(Plans plans) {
+      List<Placing> placings = new ArrayList<>(plans.lines.size());
       long late = 0;
       long shift = 0;
-      for (Booking booking : bookings) {
-        late += booking.lateMinutes();
-        shift += booking.shiftMinutes();
+      for (Line line : plans.lines) {
+        Placing placing = line.placing();
+        late += placing.lateMinutes();
+        shift += placing.shiftMinutes();
+        placings.add(placing);
       }
-      long clash = Objects.requireNonNull(week.clashes).weight(bookings);
+      long clash = Objects.requireNonNull(plans.weight).of(placings);
       return HardMediumSoftLongScore.of(-clash, -late, -shift);
     }
   }
