@@ -59,6 +59,7 @@ public class Batches {
   private final EventKinds kinds;
   private final Catalogues catalogues;
   private final LotTaker lots;
+  private final PromisedCodes promises;
   private final EntityManager entities;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -75,6 +76,7 @@ public class Batches {
       EventKinds kinds,
       Catalogues catalogues,
       LotTaker lots,
+      PromisedCodes promises,
       EntityManager entities,
       ApplicationEventPublisher events,
       Clock clock) {
@@ -89,6 +91,7 @@ public class Batches {
     this.kinds = kinds;
     this.catalogues = catalogues;
     this.lots = lots;
+    this.promises = promises;
     this.entities = entities;
     this.events = events;
     this.clock = clock;
@@ -102,6 +105,16 @@ public class Batches {
    */
   @Transactional
   public Written charge(Event.Charged event, String key) {
+    return charge(event, key, null);
+  }
+
+  /**
+   * The same under a code that was promised to it.
+   *
+   * @param promised the code; null for a fresh one
+   */
+  @Transactional
+  public Written charge(Event.Charged event, String key, @Nullable String promised) {
     Household household = households.lockCurrent();
     checkKey(key);
     Optional<LogEntry> before = log.findByIdempotencyKey(key);
@@ -116,13 +129,19 @@ public class Batches {
     Batch batch =
         new Batch(
             UUID.randomUUID(),
-            LidCodes.fresh(batches::existsByCode),
+            promised == null || batches.existsByCode(promised) ? freshCode() : promised,
             state,
             kinds.write(state),
             clock.instant());
     entities.persist(batch);
     Written written = write(batch, state, entry, key);
     return written.with(lots.take(batch.code(), entry.id(), known, state));
+  }
+
+  /** A code for a lid that nothing has and nothing waits for. */
+  @Transactional(readOnly = true)
+  public String freshCode() {
+    return LidCodes.fresh(code -> batches.existsByCode(code) || promises.promised(code));
   }
 
   /** Refuses what no page could reckon. */

@@ -16,6 +16,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
@@ -41,6 +42,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
 import velvetcrock.kitchen.Vessels;
+import velvetcrock.plans.Plans;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
@@ -65,6 +67,7 @@ class BenchController {
   private final Vessels vessels;
   private final Appliances appliances;
   private final Journal journal;
+  private final Plans plans;
 
   BenchController(
       Planner planner,
@@ -76,7 +79,8 @@ class BenchController {
       Drawer drawer,
       Vessels vessels,
       Appliances appliances,
-      Journal journal) {
+      Journal journal,
+      Plans plans) {
     this.planner = planner;
     this.charging = charging;
     this.splitting = splitting;
@@ -87,6 +91,7 @@ class BenchController {
     this.vessels = vessels;
     this.appliances = appliances;
     this.journal = journal;
+    this.plans = plans;
   }
 
   /** A lot to choose. */
@@ -99,14 +104,14 @@ class BenchController {
   record OilChoices(BenchForm.OilRow row, List<LotChoice> lots, String lot) {}
 
   @GetMapping("/bench")
-  String bench(BenchForm form, Model model) {
+  String bench(BenchForm form, @RequestParam @Nullable String plan, Model model) {
     BenchForm begun = form;
     String again = Typed.text(form.again());
     if (!again.isEmpty() && form.herbs() == null) {
       BatchRecord batch = batches.find(again);
       begun = Remarks.form(batch.state(), households.places()).tryAgain(batch.code());
     }
-    return page(begun, ChargeForm.empty(), FieldErrors.none(), model);
+    return page(begun, ChargeForm.ofPlan(plan), FieldErrors.none(), model);
   }
 
   @PostMapping("/bench")
@@ -207,6 +212,8 @@ class BenchController {
     WishReader.Bench bench = bench(house);
     BenchForm completed = completed(form, bench.places());
     model.addAttribute("charging", charging);
+    model.addAttribute(
+        "planned", Optional.ofNullable(charging.plan()).flatMap(plans::openOne).orElse(null));
     if (!model.containsAttribute("split")) {
       model.addAttribute("split", SplitForm.empty());
     }

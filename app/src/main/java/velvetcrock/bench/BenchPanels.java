@@ -27,6 +27,7 @@ import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.web.Formats;
+import velvetcrock.web.MethodWords;
 
 /**
  * What the bench says of the ways in that need more than pouring: water, spirit, solid fats,
@@ -314,24 +315,12 @@ final class BenchPanels {
     return number + (number.equals("1") ? " day" : " days");
   }
 
-  /** A way of drawing, by its warmth. */
-  static String name(Method method) {
-    return switch (method) {
-      case TWO_STAGE -> "Warm, then dark";
-      case WARM -> "Warm in a bath";
-      case CROCK -> "Slow cooker";
-      case SIMMER -> "Simmered";
-      case OVEN -> "Low oven";
-      case COLD, SOLAR, SPIRIT -> "As cool as it stands";
-    };
-  }
-
   /** Another way of heat: its band and time, and what it pulls against what it spends. */
   private Way byHeat(velvetcrock.core.plan.Way way) {
     HeatGoal goal = HeatGoal.of(way.method(), HeatGoal.FRYING_C);
     double days = way.keepingSpentDays();
     return new Way(
-        name(way.method()),
+        MethodWords.name(way.method()),
         fmt.degrees(goal.band().lowC(), goal.band().highC())
             + ", "
             + (way.method() == Method.TWO_STAGE

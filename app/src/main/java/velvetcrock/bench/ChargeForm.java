@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param clean set when jar and herb were said to be clean and bone-dry
  * @param read codes of the cautions that were said to be read
  * @param key names this charging, so that a second tap makes no second batch
+ * @param plan code of the plan that is charged, if any
  */
 record ChargeForm(
     @Nullable String chargedOn,
@@ -16,14 +17,20 @@ record ChargeForm(
     @Nullable String openedOn,
     @Nullable String clean,
     @Nullable List<String> read,
-    @Nullable String key) {
+    @Nullable String key,
+    @Nullable String plan) {
   static ChargeForm empty() {
-    return new ChargeForm(null, null, null, null, null, null);
+    return ofPlan(null);
+  }
+
+  /** With nothing typed, for a plan. */
+  static ChargeForm ofPlan(@Nullable String code) {
+    return new ChargeForm(null, null, null, null, null, null, code);
   }
 
   /** The same under another key. */
   ChargeForm under(String other) {
-    return new ChargeForm(chargedOn, bestBefore, openedOn, clean, read, other);
+    return new ChargeForm(chargedOn, bestBefore, openedOn, clean, read, other, plan);
   }
 
   /** Whether a caution was said to be read. */

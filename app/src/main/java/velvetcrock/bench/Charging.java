@@ -16,15 +16,19 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.log.Event;
 import velvetcrock.drawer.LotRecord;
+import velvetcrock.plans.Planned;
+import velvetcrock.plans.Plans;
 import velvetcrock.web.Dates;
 
 /** Turns a plan into charged jars, all of them or none. */
 @Service
 class Charging {
   private final Batches batches;
+  private final Plans plans;
 
-  Charging(Batches batches) {
+  Charging(Batches batches, Plans plans) {
     this.batches = batches;
+    this.plans = plans;
   }
 
   /** What is known of oil that comes from no lot, and what was said of the whole. */
@@ -56,11 +60,14 @@ class Charging {
       Plan plan, ChargeForm form, LocalDate today, Event.@Nullable InTrial trial) {
     Said said = said(plan, form, today);
     String key = Optional.ofNullable(form.key()).orElse("");
+    Optional<Planned> planned = Optional.ofNullable(form.plan()).flatMap(plans::openOne);
     List<Written> written = new ArrayList<>();
     for (int i = 0; i < plan.filled().size(); i++) {
       Event.Charged event = event(plan, plan.filled().get(i), said, trial);
-      written.add(batches.charge(event, i == 0 ? key : key + "/" + i));
+      String code = i == 0 ? planned.map(Planned::code).orElse(null) : null;
+      written.add(batches.charge(event, i == 0 ? key : key + "/" + i, code));
     }
+    planned.ifPresent(p -> plans.charged(p.code()));
     return List.copyOf(written);
   }
 

@@ -9,6 +9,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Method;
 import velvetcrock.trial.Differs;
 import velvetcrock.trial.Trials;
+import velvetcrock.web.MethodWords;
 import velvetcrock.web.Typed;
 
 /**
@@ -104,10 +105,10 @@ record SplitForm(
 
   private static Variant heat(String typed) {
     if (typed.equals(COOL)) {
-      return new Variant(BenchPanels.name(Method.COLD), "method=", null);
+      return new Variant("As cool as it stands", "method=", null);
     }
     Method method = Typed.named(Method.class, typed, "differs");
-    return new Variant(BenchPanels.name(method), "method=" + method, null);
+    return new Variant(MethodWords.name(method), "method=" + method, null);
   }
 
   private static Variant dose(String typed) {

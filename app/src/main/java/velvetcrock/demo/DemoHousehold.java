@@ -61,6 +61,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final DemoDrawer drawer;
   private final DemoStove stove;
   private final DemoTrial trial;
+  private final DemoPlans plans;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final StandIns standIns;
@@ -75,6 +76,7 @@ public class DemoHousehold implements ApplicationRunner {
       DemoDrawer drawer,
       DemoStove stove,
       DemoTrial trial,
+      DemoPlans plans,
       CurrentHousehold current,
       TransactionTemplate transactions,
       StandIns standIns,
@@ -87,6 +89,7 @@ public class DemoHousehold implements ApplicationRunner {
     this.drawer = drawer;
     this.stove = stove;
     this.trial = trial;
+    this.plans = plans;
     this.current = current;
     this.transactions = transactions;
     this.standIns = standIns;
@@ -135,6 +138,7 @@ public class DemoHousehold implements ApplicationRunner {
           .ifPresent(p -> trial.run(cottage, p));
       drawer.furnish(cottage);
       stove.furnish(cottage);
+      plans.decide(cottage);
     }
     return empty;
   }

@@ -16,6 +16,7 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Settled;
+import velvetcrock.web.Typed;
 
 /**
  * What the household keeps oil warm on, and what its settings turned out to be. Where nothing has
@@ -24,6 +25,7 @@ import velvetcrock.core.heat.Settled;
 @Service
 public class Appliances {
   private static final int LONGEST_NAME = 60;
+  private static final int MOST_HELD = 50;
 
   private final ApplianceRepository appliances;
   private final ApplianceRunRepository runs;
@@ -50,8 +52,12 @@ public class Appliances {
    */
   public record Learned(String setting, int runs, Settled settled, Range meansC) {}
 
-  /** An appliance with what has been learned of it, the coolest setting first. */
-  public record Known(UUID id, String name, Appliance kind, List<Learned> learned) {
+  /**
+   * An appliance with what has been learned of it, the coolest setting first.
+   *
+   * @param holds how many jars it holds at once
+   */
+  public record Known(UUID id, String name, Appliance kind, int holds, List<Learned> learned) {
     /** What has been learned of a setting. */
     public Optional<Learned> of(String setting) {
       return learned.stream().filter(l -> l.setting().equalsIgnoreCase(setting)).findFirst();
@@ -82,6 +88,7 @@ public class Appliances {
                     a.id(),
                     a.name(),
                     a.kind(),
+                    a.holds(),
                     learned.getOrDefault(a.id(), Map.of()).entrySet().stream()
                         .map(e -> learned(e.getKey(), e.getValue()))
                         .sorted((x, y) -> Double.compare(x.settled().meanC(), y.settled().meanC()))
@@ -118,7 +125,25 @@ public class Appliances {
     }
     OwnAppliance added = new OwnAppliance(called, kind, clock.instant());
     entities.persist(added);
-    return new Known(added.id(), added.name(), added.kind(), List.of());
+    return new Known(added.id(), added.name(), added.kind(), added.holds(), List.of());
+  }
+
+  /**
+   * Says how many jars one holds at once.
+   *
+   * @param typed from 1 to 50
+   * @throws Refused at {@code holds} or {@code appliance}
+   */
+  @Transactional
+  public void count(String id, String typed) {
+    int holds =
+        (int)
+            Math.round(Typed.at("holds", () -> Typed.number(typed, 1, MOST_HELD, "jars at once")));
+    appliances.findAllByOrderByCreatedAt().stream()
+        .filter(a -> a.id().toString().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refused("appliance", "Choose one of your appliances."))
+        .counted(holds);
   }
 
   /**

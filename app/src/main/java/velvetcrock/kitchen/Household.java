@@ -4,10 +4,16 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import java.time.DayOfWeek;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.plan.Hours;
 
 /** A household. */
 @Entity
@@ -21,6 +27,11 @@ public class Household {
 
   private boolean demo;
   private Instant createdAt;
+  private LocalTime wakes;
+  private LocalTime sleeps;
+  private String awayDays;
+  private LocalTime awayFrom;
+  private LocalTime awayUntil;
 
   /** For Hibernate. */
   protected Household() {}
@@ -32,6 +43,7 @@ public class Household {
     this.kitchen = kitchen;
     this.demo = demo;
     this.createdAt = createdAt;
+    keep(Hours.USUAL);
   }
 
   /** Its id. */
@@ -57,6 +69,25 @@ public class Household {
   /** Whether it is the demo. */
   public boolean demo() {
     return demo;
+  }
+
+  /** When somebody is up and at home. */
+  public Hours hours() {
+    EnumSet<DayOfWeek> away = EnumSet.noneOf(DayOfWeek.class);
+    Arrays.stream(awayDays.split(" "))
+        .filter(day -> !day.isEmpty())
+        .map(DayOfWeek::valueOf)
+        .forEach(away::add);
+    return new Hours(wakes, sleeps, away, awayFrom, awayUntil);
+  }
+
+  final void keep(Hours hours) {
+    wakes = hours.wakes();
+    sleeps = hours.sleeps();
+    awayDays =
+        hours.awayDays().stream().sorted().map(DayOfWeek::name).collect(Collectors.joining(" "));
+    awayFrom = hours.awayFrom();
+    awayUntil = hours.awayUntil();
   }
 
   void settle(String newName, ZoneId newZone, Kitchen newKitchen) {

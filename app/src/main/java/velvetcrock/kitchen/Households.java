@@ -3,14 +3,20 @@ package velvetcrock.kitchen;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
@@ -21,6 +27,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.plan.Hours;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
 
@@ -99,6 +106,11 @@ public class Households {
     return LocalDate.ofInstant(clock.instant(), household.zone());
   }
 
+  /** The household's clock. */
+  public LocalDateTime now(Household household) {
+    return LocalDateTime.ofInstant(clock.instant(), household.zone());
+  }
+
   /**
    * Founds a household.
    *
@@ -138,6 +150,39 @@ public class Households {
     Kitchen measures = problems.attempt("kitchen", () -> kitchen(kitchen));
     problems.refuseIfAny();
     current().settle(called, zoneId, measures);
+  }
+
+  /**
+   * Says when somebody is up and at home.
+   *
+   * @param typed the times as {@code 07:30}, the days by their names
+   * @throws Refused at {@code wakes}, {@code sleeps}, {@code awayFrom} or {@code awayUntil}
+   */
+  @Transactional
+  public void keepHours(HoursTyped typed) {
+    Problems problems = new Problems();
+    LocalTime wakes = problems.attempt("wakes", () -> time(typed.wakes()));
+    LocalTime sleeps = problems.attempt("sleeps", () -> time(typed.sleeps()));
+    LocalTime from = problems.attempt("awayFrom", () -> time(typed.awayFrom()));
+    LocalTime until = problems.attempt("awayUntil", () -> time(typed.awayUntil()));
+    problems.refuseIfAny();
+    Set<DayOfWeek> days =
+        typed.awayDays().stream()
+            .flatMap(day -> Arrays.stream(DayOfWeek.values()).filter(d -> d.name().equals(day)))
+            .collect(Collectors.toSet());
+    current().keep(new Hours(wakes, sleeps, days, from, until));
+  }
+
+  /** Hours as they were typed. */
+  public record HoursTyped(
+      String wakes, String sleeps, List<String> awayDays, String awayFrom, String awayUntil) {}
+
+  private static LocalTime time(String typed) {
+    try {
+      return LocalTime.parse(typed.strip());
+    } catch (DateTimeException e) {
+      throw new Refused("", "“" + typed.strip() + "” is not a time, such as 07:30.");
+    }
   }
 
   /** The planks, in walking order. */

@@ -1,6 +1,8 @@
 package velvetcrock.kitchen;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.DayOfWeek;
+import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -46,7 +48,14 @@ class KitchenController {
       @Nullable String jar,
       @Nullable String count,
       @Nullable String applianceName,
-      @Nullable String applianceKind) {}
+      @Nullable String applianceKind,
+      @Nullable String appliance,
+      @Nullable String holds,
+      @Nullable String wakes,
+      @Nullable String sleeps,
+      @Nullable List<String> awayDays,
+      @Nullable String awayFrom,
+      @Nullable String awayUntil) {}
 
   @GetMapping("/kitchen")
   String kitchen(Model model) {
@@ -128,6 +137,37 @@ class KitchenController {
         response);
   }
 
+  @PostMapping("/kitchen/appliances/count")
+  String countAppliance(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () -> appliances.count(Typed.text(form.appliance()), Typed.text(form.holds())),
+        "Counted. Plans never put more on it.",
+        form,
+        model,
+        flash,
+        response);
+  }
+
+  @PostMapping("/kitchen/hours")
+  String keepHours(
+      KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+    return saved(
+        () ->
+            households.keepHours(
+                new Households.HoursTyped(
+                    Typed.text(form.wakes()),
+                    Typed.text(form.sleeps()),
+                    form.awayDays() == null ? List.of() : form.awayDays(),
+                    Typed.text(form.awayFrom()),
+                    Typed.text(form.awayUntil()))),
+        "Saved. Plans keep within these hours.",
+        form,
+        model,
+        flash,
+        response);
+  }
+
   private String saved(
       Runnable work,
       String notice,
@@ -161,6 +201,8 @@ class KitchenController {
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("kitchens", Kitchen.values());
     model.addAttribute("lights", Light.values());
+    model.addAttribute("hours", households.current().hours());
+    model.addAttribute("days", DayOfWeek.values());
     return "kitchen/kitchen";
   }
 
@@ -183,6 +225,7 @@ class KitchenController {
 
   private static KitchenForm empty() {
     return new KitchenForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+        null, null, null, null, null, null, null);
   }
 }

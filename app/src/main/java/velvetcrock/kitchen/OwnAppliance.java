@@ -8,6 +8,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Appliance;
 
 /** Something that the household keeps oil warm on. */
@@ -22,6 +23,7 @@ class OwnAppliance {
   private Appliance kind;
 
   private Instant createdAt;
+  private @Nullable Integer holds;
 
   /** For Hibernate. */
   protected OwnAppliance() {}
@@ -43,5 +45,14 @@ class OwnAppliance {
 
   Appliance kind() {
     return kind;
+  }
+
+  /** How many jars it holds at once. */
+  int holds() {
+    return holds == null ? kind.holds() : holds;
+  }
+
+  void counted(int jars) {
+    holds = jars;
   }
 }

@@ -10,9 +10,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Vessels {
   private final Households households;
-  private final VesselsInUse inUse;
+  private final List<VesselsInUse> inUse;
 
-  Vessels(Households households, VesselsInUse inUse) {
+  Vessels(Households households, List<VesselsInUse> inUse) {
     this.households = households;
     this.inUse = inUse;
   }
@@ -21,7 +21,7 @@ public class Vessels {
   @Transactional(readOnly = true)
   public List<JarAtHand> all() {
     Map<String, Integer> counts = households.jarCounts();
-    VesselsInUse.Count used = inUse.now();
+    List<VesselsInUse.Count> used = inUse.stream().map(VesselsInUse::now).toList();
     return households.jars().stream()
         .map(
             jar ->
@@ -30,7 +30,7 @@ public class Vessels {
                     counts.containsKey(jar.key())
                         ? OptionalInt.of(counts.get(jar.key()))
                         : OptionalInt.empty(),
-                    used.of(jar)))
+                    used.stream().mapToInt(count -> count.of(jar)).sum()))
         .toList();
   }
 }

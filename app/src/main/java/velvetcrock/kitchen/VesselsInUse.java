@@ -2,11 +2,14 @@ package velvetcrock.kitchen;
 
 import velvetcrock.core.materia.Jar;
 
-/** Who knows what stands in which vessel; the kitchen asks, and does not know batches. */
+/**
+ * Who knows what stands in which vessel or is promised one; the kitchen asks them all, and knows
+ * neither batches nor plans.
+ */
 public interface VesselsInUse {
-  /** How many of a vessel hold something; asked once for all vessels of a page. */
+  /** How many of a vessel are taken; asked once for all vessels of a page. */
   interface Count {
-    /** How many of it hold something. */
+    /** How many of it are taken. */
     int of(Jar jar);
   }
 

@@ -68,7 +68,8 @@ public final class Diary {
     List<Placing> before = new ArrayList<>();
     List<Booking> bookings = new ArrayList<>();
     for (Job job : jobs) {
-      Timetable timetable = timetable(job, job.wished()).orElseThrow();
+      Timetable timetable =
+          timetable(job, job.wished()).orElseGet(() -> decided(job, job.wished()));
       Placing placing = nearest(on(job, timetable), before);
       before.add(placing);
       bookings.add(placing.booking());
@@ -163,7 +164,7 @@ public final class Diary {
             .toList();
     List<Placing> placings = new ArrayList<>();
     nearest.forEach(timetable -> placings.addAll(on(job, timetable)));
-    return List.copyOf(placings);
+    return placings.isEmpty() ? on(job, decided(job, job.wished())) : List.copyOf(placings);
   }
 
   /** A timetable on every appliance that serves it. */
@@ -186,21 +187,14 @@ public final class Diary {
     return Timetable.withoutChecks(begin, job.method(), job.hours(), job.making(), house.hours());
   }
 
+  private Timetable decided(Job job, LocalDateTime begin) {
+    return Timetable.decided(begin, job.method(), job.hours(), job.making(), house.hours());
+  }
+
   /** The same with every look and shaking. */
   private List<Booking> full(List<Booking> bookings) {
     return bookings.stream()
-        .map(
-            b ->
-                new Booking(
-                    b.job(),
-                    Timetable.from(
-                            b.timetable().begins(),
-                            b.job().method(),
-                            b.job().hours(),
-                            b.job().making(),
-                            house.hours())
-                        .orElseThrow(),
-                    b.heater()))
+        .map(b -> new Booking(b.job(), decided(b.job(), b.timetable().begins()), b.heater()))
         .toList();
   }
 }

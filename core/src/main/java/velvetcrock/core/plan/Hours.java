@@ -34,6 +34,15 @@ public record Hours(
           LocalTime.of(8, 30),
           LocalTime.of(17, 0));
 
+  /** Somebody is there round the clock: for what was laid before the hours changed. */
+  public static final Hours ALWAYS =
+      new Hours(
+          LocalTime.MIDNIGHT,
+          LocalTime.of(23, 59),
+          Set.of(),
+          LocalTime.of(8, 30),
+          LocalTime.of(17, 0));
+
   /** Days in which every week's hours show. */
   private static final int TWO_WEEKS = 14;
 

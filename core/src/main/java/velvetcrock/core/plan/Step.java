@@ -33,10 +33,10 @@ public record Step(Kind kind, LocalDateTime at, int minutes) {
   }
 
   /**
-   * Whether it takes hands that nothing else can have meanwhile. Straining and bottling wait for
-   * each other, and a look takes no time.
+   * Whether it takes hands that nothing else can have meanwhile, because the begin of a plan hangs
+   * on it. Straining, bottling and melting wait for each other, and a look takes no time.
    */
   public boolean takesHands() {
-    return kind == Kind.CHARGE || kind == Kind.DAMPEN || kind == Kind.MAKE;
+    return kind == Kind.CHARGE || kind == Kind.DAMPEN;
   }
 }

@@ -120,6 +120,17 @@ public record Timetable(List<Step> steps, List<Span> onHeat, Span inJar, LocalDa
     return laid(begin, new Laying(method, hours, making, there, true));
   }
 
+  /**
+   * The same for what was decided before: where the hours have become too short for it, as if
+   * somebody were always there.
+   */
+  public static Timetable decided(
+      LocalDateTime begin, Method method, double hours, Making making, Hours there) {
+    return from(begin, method, hours, making, there)
+        .or(() -> from(begin, method, hours, making, Hours.ALWAYS))
+        .orElseThrow();
+  }
+
   /** The same without the looks and shakings in between, for weighing many begins. */
   public static Optional<Timetable> withoutChecks(
       LocalDateTime begin, Method method, double hours, Making making, Hours there) {

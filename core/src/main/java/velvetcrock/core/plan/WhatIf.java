@@ -17,6 +17,7 @@ import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
@@ -53,9 +54,11 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
    * @param hours after which, h
    * @param pull relative pull, 0–1
    * @param spentDays keeping spent while it drew, days at 20 °C in the dark
-   * @param keepsDays days that it keeps from straining
+   * @param leftDays keeping left on straining, days at 20 °C in the dark; not below 0
+   * @param keepsDays days that it keeps from straining, by every rule
    */
-  public record Point(double hours, double pull, double spentDays, int keepsDays) {}
+  public record Point(
+      double hours, double pull, double spentDays, double leftDays, int keepsDays) {}
 
   /**
    * What is moved.
@@ -161,20 +164,24 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
     boolean wet =
         setting.herb().state() != HerbState.DRIED && setting.celsius() < WARM_ENOUGH_TO_DRY_C;
     LocalDate strained = setting.on().plusDays((long) Math.ceil(hours / 24));
-    int keeps =
+    Keeping keeping =
         Keeper.reckon(
-                new KeepingOrder(
-                    setting.on(),
-                    strained,
-                    setting.carriers(),
-                    setting.herb().state(),
-                    wet,
-                    setting.use(),
-                    List.of(leg),
-                    List.of(),
-                    setting.use() == Use.KITCHEN ? STORE.in(Store.Place.FRIDGE) : STORE))
-            .daysFromStraining();
-    return new Point(hours, pull, leg.spentDays(), keeps);
+            new KeepingOrder(
+                setting.on(),
+                strained,
+                setting.carriers(),
+                setting.herb().state(),
+                wet,
+                setting.use(),
+                List.of(leg),
+                List.of(),
+                setting.use() == Use.KITCHEN ? STORE.in(Store.Place.FRIDGE) : STORE));
+    return new Point(
+        hours,
+        pull,
+        leg.spentDays(),
+        Math.max(0, keeping.startDays() - keeping.spentDays()),
+        keeping.daysFromStraining());
   }
 
   /** From here on a method counts as one that drives a fresh herb's water off, °C. */

@@ -79,6 +79,7 @@ class WhatIfTest {
     for (int i = 1; i < curve.size(); i++) {
       assertThat(curve.get(i).pull()).isGreaterThanOrEqualTo(curve.get(i - 1).pull());
       assertThat(curve.get(i).spentDays()).isGreaterThan(curve.get(i - 1).spentDays());
+      assertThat(curve.get(i).leftDays()).isLessThanOrEqualTo(curve.get(i - 1).leftDays());
       assertThat(curve.get(i).keepsDays()).isLessThanOrEqualTo(curve.get(i - 1).keepsDays());
     }
   }

@@ -1,0 +1,62 @@
+package velvetcrock.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.plan.School;
+import velvetcrock.core.pot.PotKind;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.plans.Plans;
+
+/** The demo household's plans: gifts on the way, two of which want the same plate at once. */
+@Component
+@ConditionalOnProperty("velvetcrock.demo")
+class DemoPlans {
+  private static final int SOON_DAYS = 9;
+  private static final int GIFTS_DAYS = 40;
+
+  private final Plans plans;
+  private final Households households;
+  private final Clock clock;
+
+  DemoPlans(Plans plans, Households households, Clock clock) {
+    this.plans = plans;
+    this.households = households;
+    this.clock = clock;
+  }
+
+  void decide(Household cottage) {
+    households.keepHours(
+        new Households.HoursTyped(
+            "06:30",
+            "22:00",
+            List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY"),
+            "08:30",
+            "13:00"));
+    LocalDate today = LocalDate.ofInstant(clock.instant(), cottage.zone());
+    LocalDate gifts = today.plusDays(GIFTS_DAYS);
+    LocalDate soon = today.plusDays(SOON_DAYS);
+    tins(12, PotKind.SALVE, "heather", "sunflower-high-oleic", gifts, Method.COLD, "ferry crew");
+    tins(6, PotKind.FIRM_BALM, "rosehip-shell", "jojoba", gifts, Method.SOLAR, "wool spinners");
+    tins(8, PotKind.SOFT_SALVE, "yarrow", "rapeseed", soon, Method.WARM, "weather station");
+    tins(4, PotKind.SALVE, "elderflower", "rapeseed", soon, Method.SIMMER, "harbour");
+    tins(5, PotKind.SALVE, "meadowsweet", "rapeseed", soon, Method.CROCK, "post boat");
+  }
+
+  private void tins(
+      int count,
+      PotKind kind,
+      String herb,
+      String carrier,
+      LocalDate by,
+      Method method,
+      String key) {
+    plans.decide(
+        new Plans.Wanted(count, "30 ml", kind, herb, carrier, by, method, School.COVERING),
+        "demo:" + key);
+  }
+}

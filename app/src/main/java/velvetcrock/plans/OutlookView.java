@@ -1,0 +1,460 @@
+package velvetcrock.plans;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.plan.Obstacle;
+import velvetcrock.core.plan.Outlook;
+import velvetcrock.core.plan.Route;
+import velvetcrock.core.plan.SafeFor;
+import velvetcrock.core.plan.Span;
+import velvetcrock.core.plan.Step;
+import velvetcrock.core.plan.Timetable;
+import velvetcrock.web.Formats;
+
+/**
+ * The ways to what is wanted, drawn along time.
+ *
+ * @param headline how many ways get there, or that none does
+ * @param by where the day wanted lies on the line
+ * @param nearest what is possible instead, where nothing gets there
+ * @param looked the way that is looked at; null where there is none
+ */
+record OutlookView(
+    String headline,
+    String underline,
+    List<TimeAxis.Tick> ticks,
+    String by,
+    String byWords,
+    List<Lane> fits,
+    List<Lane> outs,
+    List<Instead> nearest,
+    @Nullable Looked looked,
+    Reckoning reckoning) {
+  private static final int MOST_CHECK_MARKS = 90;
+  private static final double LATE_SHARE = 0.6;
+  private static final int LATE_DAYS = 10;
+
+  /**
+   * A way as a lane of the drawing.
+   *
+   * @param id names it in the form
+   * @param slack until where one may still wait
+   * @param drawing where it draws
+   * @param after from straining until it is ready
+   * @param heat where it stands on the heat
+   * @param checks where somebody looks or shakes
+   * @param words the same for who does not see the drawing
+   */
+  record Lane(
+      String id,
+      String name,
+      String school,
+      boolean looked,
+      String slack,
+      TimeAxis.@Nullable Piece drawing,
+      TimeAxis.@Nullable Piece after,
+      List<TimeAxis.Piece> heat,
+      List<String> checks,
+      String tint,
+      List<String> facts,
+      List<String> outs,
+      String words) {}
+
+  /** What could be wanted instead: the fields of the form that it changes. */
+  record Instead(String words, Map<String, String> fields) {}
+
+  /** A name with a value. */
+  record Fact(String name, String value, @Nullable String note) {}
+
+  /** A step of the way, with its day. */
+  record Stepped(String when, String what, String minutes) {}
+
+  /** The way that is looked at, in full. */
+  record Looked(
+      String title,
+      String id,
+      boolean fits,
+      List<Fact> facts,
+      List<Stepped> steps,
+      List<String> toGet,
+      List<Caution> cautions) {}
+
+  static OutlookView of(
+      Asked asked,
+      Outlook outlook,
+      String way,
+      LocalDateTime now,
+      Catalogue catalogue,
+      Cautions cautions,
+      Formats fmt) {
+    return new Drawing(asked, outlook, way, now, catalogue, cautions, fmt).draw();
+  }
+
+  private static final class Drawing {
+    private final Asked asked;
+    private final Outlook outlook;
+    private final LocalDateTime now;
+    private final Catalogue catalogue;
+    private final Formats fmt;
+    private final RouteWords words;
+    private final TimeAxis axis;
+    private final @Nullable Route looked;
+
+    Drawing(
+        Asked asked,
+        Outlook outlook,
+        String way,
+        LocalDateTime now,
+        Catalogue catalogue,
+        Cautions cautions,
+        Formats fmt) {
+      this.asked = asked;
+      this.outlook = outlook;
+      this.now = now;
+      this.catalogue = catalogue;
+      this.fmt = fmt;
+      this.words = new RouteWords(cautions, fmt);
+      this.axis = new TimeAxis(now, end());
+      this.looked =
+          outlook.routes().stream()
+              .filter(r -> id(r).equals(way))
+              .findFirst()
+              .or(
+                  () ->
+                      outlook.routes().stream()
+                          .filter(Route::fits)
+                          .max(Comparator.comparingDouble(Route::pull)))
+              .orElse(null);
+    }
+
+    private LocalDateTime deadline() {
+      return asked.by().plusDays(1).atStartOfDay();
+    }
+
+    /** A little past the day wanted; further where ways come too late, but not by everything. */
+    private LocalDateTime end() {
+      LocalDateTime wanted = deadline().isAfter(now) ? deadline() : now.plusDays(1);
+      Duration ahead = Duration.between(now, wanted);
+      LocalDateTime late =
+          outlook.routes().stream()
+              .flatMap(r -> r.timetable().stream())
+              .map(Timetable::ready)
+              .max(Comparator.naturalOrder())
+              .orElse(wanted);
+      LocalDateTime farthest =
+          wanted.plusHours((long) (ahead.toHours() * LATE_SHARE)).plusDays(LATE_DAYS);
+      LocalDateTime shown = late.isBefore(farthest) ? late : farthest;
+      LocalDateTime least = wanted.plusMinutes((long) (ahead.toMinutes() * 0.04) + 60);
+      return shown.isAfter(least) ? shown : least;
+    }
+
+    OutlookView draw() {
+      List<Route> fit = outlook.routes().stream().filter(Route::fits).toList();
+      String need = fmt.ml(outlook.needOilMl()) + " of infused oil";
+      String wanted =
+          asked.things().stream().map(t -> t.words(fmt)).collect(Collectors.joining(", "));
+      return new OutlookView(
+          fit.isEmpty()
+              ? everywhere(Obstacle.Kind.LATE).isPresent()
+                  ? "No way gets there by " + fmt.nearDate(asked.by())
+                  : "No way gets there"
+              : fit.size() == 1 ? "One way gets there" : fit.size() + " ways get there",
+          fit.isEmpty()
+              ? why(wanted)
+              : wanted + ": " + need + ", with what wax, pan and cloth keep.",
+          axis.ticks(fmt, deadline()),
+          axis.percent(deadline()),
+          fmt.shortDate(asked.by()),
+          fit.stream().map(this::lane).toList(),
+          outlook.routes().stream().filter(r -> !r.fits()).map(this::lane).toList(),
+          fit.isEmpty() ? instead() : List.of(),
+          looked == null ? null : looked(looked),
+          outlook.reckoning());
+    }
+
+    /** What rules out every way alike. */
+    private String why(String wanted) {
+      String same =
+          Arrays.stream(Obstacle.Kind.values())
+              .filter(kind -> kind != Obstacle.Kind.LATE && everywhere(kind).isPresent())
+              .map(kind -> outlook.routes().get(0).obstacle(kind).orElseThrow())
+              .map(words::out)
+              .collect(Collectors.joining(". "));
+      return wanted + (same.isEmpty() ? "." : ": " + same + ".");
+    }
+
+    private Lane lane(Route route) {
+      Optional<Timetable> timetable = route.timetable();
+      List<String> checks =
+          timetable
+              .map(
+                  t ->
+                      t.steps().stream()
+                          .filter(s -> s.kind() == Step.Kind.CHECK)
+                          .filter(s -> s.at().isBefore(axis.until()))
+                          .map(s -> axis.percent(s.at()))
+                          .distinct()
+                          .limit(MOST_CHECK_MARKS)
+                          .toList())
+              .orElse(List.of());
+      return new Lane(
+          id(route),
+          RouteWords.name(route),
+          words.school(route),
+          route == looked,
+          timetable.map(t -> axis.percent(t.begins())).orElse("0%"),
+          timetable.map(t -> axis.piece(t.inJar())).orElse(null),
+          timetable.map(t -> axis.piece(new Span(t.inJar().until(), t.ready()))).orElse(null),
+          timetable.map(t -> t.onHeat().stream().map(axis::piece).toList()).orElse(List.of()),
+          checks,
+          catalogue.herb(asked.herb().key()).tint(),
+          route.fits() ? facts(route, timetable.orElseThrow()) : List.of(),
+          words.outs(route),
+          timetable.map(this::told).orElse(""));
+    }
+
+    private String told(Timetable timetable) {
+      return "begun "
+          + fmt.nearDate(timetable.begins().toLocalDate())
+          + ", strained "
+          + fmt.nearDate(timetable.inJar().until().toLocalDate())
+          + ", ready "
+          + fmt.nearDate(timetable.ready().toLocalDate());
+    }
+
+    private List<String> facts(Route route, Timetable timetable) {
+      List<String> facts = new ArrayList<>();
+      facts.add(
+          timetable.begins().toLocalDate().equals(now.toLocalDate())
+              ? "begin today"
+              : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
+      facts.add("pulls " + fmt.percent(route.pull()));
+      facts.add(work(timetable));
+      facts.add("keeps to " + fmt.shortDate(route.bestBefore()));
+      if (route.bill().minor() >= 1) {
+        facts.add(money(route));
+      }
+      return facts;
+    }
+
+    private String money(Route route) {
+      return (route.bill().unpriced() ? "over " : "about ")
+          + fmt.number(route.bill().minor() / 100, 2);
+    }
+
+    private String work(Timetable timetable) {
+      int goes = timetable.onHeat().size();
+      return fmt.time(timetable.handsOnMinutes() / 60.0)
+          + ", "
+          + timetable.checks()
+          + (timetable.checks() == 1 ? " look" : " looks")
+          + (goes > 1 ? ", in " + goes + " goes" : "");
+    }
+
+    private Looked looked(Route route) {
+      List<Fact> facts = new ArrayList<>();
+      facts.add(
+          new Fact(
+              "Herb",
+              fmt.g(route.herbMassG()),
+              route.state().name().toLowerCase(Locale.ROOT)
+                  + ", "
+                  + route.cut().name().toLowerCase(Locale.ROOT)));
+      facts.add(
+          new Fact(
+              "Oil",
+              fmt.ml(route.oilMl()),
+              fmt.ratio(route.oilPerHerb()) + ", strength " + fmt.number(route.strength(), 1)));
+      if (route.spiritMl() > 0) {
+        facts.add(new Fact("Spirit", fmt.ml(route.spiritMl()), "to dampen the herb"));
+      }
+      route.jars().ifPresent(jars -> facts.add(new Fact("In", jars(jars), null)));
+      facts.add(
+          new Fact(
+              "Strain",
+              fmt.dates(route.strainFrom(), route.strainUntil()),
+              "drawn for " + fmt.hours(route.hours())));
+      facts.add(
+          new Fact(
+              "Keeping",
+              fmt.number(route.keepingSpentDays(), route.keepingSpentDays() < 10 ? 1 : 0)
+                  + " days spent",
+              "good until " + fmt.fullDate(route.bestBefore())));
+      if (route.bill().minor() >= 1) {
+        facts.add(
+            new Fact(
+                "Costs",
+                money(route),
+                route.bill().unpriced() ? "some of it has no price" : "by your lots’ prices"));
+      }
+      return new Looked(
+          RouteWords.name(route) + ", " + words.school(route),
+          id(route),
+          route.fits(),
+          facts,
+          route.timetable().map(t -> steps(t, fmt)).orElse(List.of()),
+          toGet(route),
+          route.cautions());
+    }
+
+    private List<String> toGet(Route route) {
+      List<String> toGet = new ArrayList<>();
+      if (!asked.shopping()) {
+        return toGet;
+      }
+      String herb = asked.herb().name().toLowerCase(Locale.ROOT);
+      if (route.herbMissingG() > 0) {
+        toGet.add(fmt.g(route.herbMissingG()) + " of " + herb);
+      }
+      if (route.oilMissingMl() > 0) {
+        toGet.add(
+            fmt.ml(route.oilMissingMl())
+                + " of "
+                + asked.carrier().name().toLowerCase(Locale.ROOT));
+      }
+      if (route.spiritMissingMl() > 0) {
+        toGet.add(fmt.ml(route.spiritMissingMl()) + " of spirit, 75 % or more");
+      }
+      return toGet;
+    }
+
+    private static String jars(JarChoice jars) {
+      Map<String, Integer> counts = new LinkedHashMap<>();
+      jars.fills().forEach(f -> counts.merge(f.jar().name(), 1, Integer::sum));
+      return counts.entrySet().stream()
+          .map(e -> (e.getValue() == 1 ? "" : e.getValue() + " × ") + e.getKey())
+          .collect(Collectors.joining(", "));
+    }
+
+    /** What would be possible, where nothing is: the day, the amount, the oil, the shopping. */
+    private List<Instead> instead() {
+      List<Instead> instead = new ArrayList<>();
+      outlook
+          .soonest()
+          .ifPresent(
+              soonest -> {
+                LocalDate ready =
+                    soonest.obstacle(Obstacle.Kind.LATE).map(Obstacle::on).orElseThrow();
+                instead.add(
+                    new Instead(
+                        "By "
+                            + fmt.nearDate(ready)
+                            + ": the soonest, "
+                            + RouteWords.name(soonest).toLowerCase(Locale.ROOT),
+                        Map.of("by", ready.toString())));
+              });
+      everywhere(Obstacle.Kind.NO_JAR)
+          .ifPresent(
+              most ->
+                  instead.add(
+                      new Instead(
+                          "About " + fmt.ml(most) + " of oil: what your empty jars are for",
+                          oil(most * 0.9))));
+      everywhere(Obstacle.Kind.LACKS_HERB)
+          .ifPresent(
+              lack ->
+                  instead.add(new Instead("The same with shopping", Map.of("from", "shopping"))));
+      if (everywhere(Obstacle.Kind.NUTS).isPresent()
+          || everywhere(Obstacle.Kind.NOT_FOR_EATING).isPresent()) {
+        otherOils(instead);
+      }
+      return instead;
+    }
+
+    private static Map<String, String> oil(double ml) {
+      return Map.of("things[0].what", "OIL", "things[0].size", Math.round(ml / 10) * 10 + " ml");
+    }
+
+    /** An obstacle that every way meets, with the most that any says. */
+    private Optional<Double> everywhere(Obstacle.Kind kind) {
+      boolean all =
+          !outlook.routes().isEmpty()
+              && outlook.routes().stream().allMatch(r -> r.obstacle(kind).isPresent());
+      return all
+          ? outlook.routes().stream()
+              .map(r -> r.obstacle(kind).orElseThrow().amount())
+              .max(Comparator.naturalOrder())
+          : Optional.empty();
+    }
+
+    private void otherOils(List<Instead> instead) {
+      boolean eaten = asked.safeFor().contains(SafeFor.KITCHEN);
+      if (eaten && !asked.herb().edible()) {
+        instead.add(new Instead("For the skin, not for eating", Map.of("safeFor", "")));
+        return;
+      }
+      catalogue.carriers().stream()
+          .filter(c -> c.allergen().isEmpty() && !c.solidAt(20) && (!eaten || c.edible()))
+          .limit(3)
+          .forEach(
+              c ->
+                  instead.add(
+                      new Instead(
+                          "In " + c.name().toLowerCase(Locale.ROOT), Map.of("carrier", c.key()))));
+    }
+  }
+
+  /** The steps of a timetable; looks of one day in one line. */
+  static List<Stepped> steps(Timetable timetable, Formats fmt) {
+    List<Stepped> steps = new ArrayList<>();
+    List<Step> looks = new ArrayList<>();
+    for (Step step : timetable.steps()) {
+      if (step.kind() == Step.Kind.CHECK) {
+        looks.add(step);
+        continue;
+      }
+      flush(looks, steps, fmt);
+      steps.add(
+          new Stepped(
+              when(step.at(), fmt),
+              RouteWords.step(step.kind()),
+              step.minutes() > 2 ? step.minutes() + " min" : ""));
+    }
+    flush(looks, steps, fmt);
+    steps.add(new Stepped(when(timetable.ready(), fmt), "Ready", ""));
+    return steps;
+  }
+
+  private static void flush(List<Step> looks, List<Stepped> steps, Formats fmt) {
+    if (looks.isEmpty()) {
+      return;
+    }
+    LocalDate first = looks.get(0).at().toLocalDate();
+    LocalDate last = looks.get(looks.size() - 1).at().toLocalDate();
+    String when =
+        first.equals(last)
+            ? fmt.nearDate(first)
+                + " "
+                + looks.get(0).at().toLocalTime()
+                + (looks.size() > 1 ? "–" + looks.get(looks.size() - 1).at().toLocalTime() : "")
+            : fmt.dates(first, last);
+    steps.add(
+        new Stepped(
+            when, looks.size() == 1 ? "Look at it" : "Look at it, " + looks.size() + " times", ""));
+    looks.clear();
+  }
+
+  private static String when(LocalDateTime at, Formats fmt) {
+    return fmt.nearDate(at.toLocalDate()) + " " + at.toLocalTime().withSecond(0).withNano(0);
+  }
+
+  static String id(Route route) {
+    return route.method().name() + "-" + route.school().name();
+  }
+}

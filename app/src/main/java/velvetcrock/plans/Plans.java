@@ -1,0 +1,450 @@
+package velvetcrock.plans;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import velvetcrock.batch.Batches;
+import velvetcrock.batch.Experience;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.diary.Booking;
+import velvetcrock.core.diary.Clash;
+import velvetcrock.core.diary.Diary;
+import velvetcrock.core.diary.House;
+import velvetcrock.core.diary.Job;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.plan.Outlook;
+import velvetcrock.core.plan.Route;
+import velvetcrock.core.plan.School;
+import velvetcrock.core.plan.Supply;
+import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.plan.WantOrder;
+import velvetcrock.core.pot.PotKind;
+import velvetcrock.journal.Journal;
+import velvetcrock.journal.JournalLine;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.Formats;
+import velvetcrock.web.MethodWords;
+import velvetcrock.web.NotFound;
+
+/** Looks ahead, keeps what was decided, and settles several plans in one kitchen. */
+@Service
+public class Plans {
+  private static final int MOST_OPEN = 60;
+  private static final int LONGEST_KEY = 120;
+
+  private final PlanRepository plans;
+  private final Larder larder;
+  private final Households households;
+  private final Batches batches;
+  private final Catalogues catalogues;
+  private final Cautions cautions;
+  private final Experience experience;
+  private final Journal journal;
+  private final CurrentHousehold current;
+  private final JsonMapper json;
+  private final EntityManager entities;
+  private final Clock clock;
+
+  Plans(
+      PlanRepository plans,
+      Larder larder,
+      Households households,
+      Batches batches,
+      Catalogues catalogues,
+      Cautions cautions,
+      Experience experience,
+      Journal journal,
+      CurrentHousehold current,
+      JsonMapper json,
+      EntityManager entities,
+      Clock clock) {
+    this.plans = plans;
+    this.larder = larder;
+    this.households = households;
+    this.batches = batches;
+    this.catalogues = catalogues;
+    this.cautions = cautions;
+    this.experience = experience;
+    this.journal = journal;
+    this.current = current;
+    this.json = json;
+    this.entities = entities;
+    this.clock = clock;
+  }
+
+  /** Every way to what is asked. */
+  @Transactional(readOnly = true)
+  Outlook outlook(Asked asked) {
+    Household house = households.current();
+    LocalDateTime now = households.now(house);
+    return Outlook.of(
+        new WantOrder(
+            Thing.want(asked.things()),
+            asked.by(),
+            asked.herb(),
+            asked.part(),
+            asked.cut(),
+            larder.dates(asked),
+            asked.safeFor(),
+            larder.supply(asked, open(), house, now),
+            house.hours(),
+            asked.ratio(),
+            now),
+        catalogues.current(),
+        cautions,
+        experience.own());
+  }
+
+  /** The plans that are still to be charged, the first to begin in front. */
+  @Transactional(readOnly = true)
+  public List<Planned> open() {
+    return plans.findByStatusOrderByBeginsAt(PlanRow.Status.OPEN).stream()
+        .map(this::planned)
+        .toList();
+  }
+
+  /**
+   * A plan by its code.
+   *
+   * @throws NotFound if there is none here
+   */
+  @Transactional(readOnly = true)
+  public Planned find(String code) {
+    return planned(row(code));
+  }
+
+  /** A plan by its code, if it is still to be charged. */
+  @Transactional(readOnly = true)
+  public Optional<Planned> openOne(String code) {
+    return plans
+        .findByCode(code.strip().toUpperCase(Locale.ROOT))
+        .filter(row -> row.status() == PlanRow.Status.OPEN)
+        .map(this::planned);
+  }
+
+  /**
+   * Decides on a way: it becomes a batch to be charged, with its code, its lots and its jars.
+   *
+   * @param needMl infused oil that it takes, ml
+   * @param key names this deciding, so that a repeat of it makes no second plan
+   * @return its code
+   * @throws Refused at {@code way} where that way is ruled out
+   */
+  @Transactional
+  String decide(Asked asked, Route route, double needMl, String key) {
+    Household house = households.lockCurrent();
+    Optional<PlanRow> before = plans.findByIdempotencyKey(key);
+    if (before.isPresent()) {
+      return before.get().code();
+    }
+    Problems problems = new Problems();
+    problems.require(!key.isBlank() && key.length() <= LONGEST_KEY, "key", "Load the page anew.");
+    problems.require(
+        route.fits() && route.timetable().isPresent(),
+        "way",
+        "That way is ruled out. Choose one that gets there.");
+    problems.require(
+        open().size() < MOST_OPEN, "way", MOST_OPEN + " plans are enough: charge or drop some.");
+    problems.refuseIfAny();
+    PlanDetails details = details(asked, route, needMl);
+    PlanRow row =
+        new PlanRow(
+            batches.freshCode(),
+            details,
+            json.writeValueAsString(details),
+            current.name(),
+            clock.instant(),
+            key);
+    Timetable timetable = route.timetable().orElseThrow();
+    row.wanted(asked.by());
+    Job job =
+        new Job(
+            row.code(),
+            details.method(),
+            details.hours(),
+            details.making(),
+            details.jars(),
+            timetable.begins(),
+            timetable.ready());
+    place(row, timetable, heater(job, house), house.zone());
+    entities.persist(row);
+    details.lots().forEach(lot -> entities.persist(new PlanLot(row.id(), lot.lot(), lot.amount())));
+    tell(row, details, "planned", "Planned:");
+    return row.code();
+  }
+
+  /**
+   * A way that somebody decides on in one go.
+   *
+   * @param size what one holds, as typed
+   * @param kind of pot
+   */
+  public record Wanted(
+      int count,
+      String size,
+      PotKind kind,
+      String herb,
+      String carrier,
+      LocalDate by,
+      Method method,
+      School school) {}
+
+  /**
+   * Decides on tins by a way, with shopping.
+   *
+   * @return its code
+   * @throws Refused where it cannot be read, or that way is ruled out
+   */
+  @Transactional
+  public String decide(Wanted wanted, String key) {
+    WantForm form =
+        new WantForm(
+                List.of(
+                    new WantForm.Row(
+                        "TINS",
+                        String.valueOf(wanted.count()),
+                        wanted.size(),
+                        wanted.kind().name())),
+                wanted.herb(),
+                null,
+                null,
+                wanted.carrier(),
+                wanted.by().toString(),
+                null,
+                null,
+                null,
+                null,
+                key,
+                null)
+            .completed(wanted.herb(), wanted.carrier(), wanted.by().toString(), key);
+    Asked asked = new WantReader(catalogues.current(), households.current().kitchen()).read(form);
+    Outlook outlook = outlook(asked);
+    Route route = outlook.route(wanted.method(), wanted.school()).orElseThrow();
+    return decide(asked, route, outlook.needOilMl(), key);
+  }
+
+  /** The appliance on which a plan is in nobody's way, as far as there is one. */
+  private @Nullable UUID heater(Job job, Household house) {
+    List<Job> jobs = new ArrayList<>(open().stream().map(p -> p.job(house.zone())).toList());
+    jobs.add(job);
+    List<Booking> wished = diary(house).asWished(jobs);
+    String heater = wished.get(wished.size() - 1).heater();
+    return heater == null ? null : UUID.fromString(heater);
+  }
+
+  private static PlanDetails details(Asked asked, Route route, double needMl) {
+    Map<String, Integer> jars = new LinkedHashMap<>();
+    route
+        .jars()
+        .map(JarChoice::fills)
+        .orElse(List.of())
+        .forEach(fill -> jars.merge(fill.jar().key(), 1, Integer::sum));
+    return new PlanDetails(
+        asked.things(),
+        asked.herb().key(),
+        asked.part(),
+        route.cut(),
+        route.state(),
+        asked.carrier().key(),
+        route.method(),
+        route.school(),
+        route.hours(),
+        needMl,
+        route.herbMassG(),
+        route.oilPerHerb(),
+        route.oilMl(),
+        route.spiritMl(),
+        jars,
+        route.bill().takings().stream().map(Plans::fromLot).toList(),
+        asked.safeFor().stream().sorted().toList(),
+        route.pull(),
+        route.bestBefore(),
+        Math.round(route.bill().minor()),
+        route.bill().unpriced());
+  }
+
+  private static PlanDetails.FromLot fromLot(Supply.Taking taking) {
+    return new PlanDetails.FromLot(UUID.fromString(taking.lot()), taking.amount(), null);
+  }
+
+  /**
+   * Gives a plan up: its code, lots and jars are free again.
+   *
+   * @throws Refused at {@code plan} if it has been charged
+   */
+  @Transactional
+  void drop(String code) {
+    PlanRow row = row(code);
+    if (row.status() == PlanRow.Status.CHARGED) {
+      throw new Refused("plan", "It has been charged: it is a batch now.");
+    }
+    if (row.status() == PlanRow.Status.OPEN) {
+      row.end(PlanRow.Status.DROPPED, clock.instant());
+      tell(row, read(row), "plan-dropped", "Plan given up:");
+    }
+  }
+
+  /** Notes that a plan has been charged; nothing where there is no such open plan. */
+  @Transactional
+  public void charged(String code) {
+    plans
+        .findByCode(code)
+        .filter(row -> row.status() == PlanRow.Status.OPEN)
+        .ifPresent(row -> row.end(PlanRow.Status.CHARGED, clock.instant()));
+  }
+
+  /** The open plans in one kitchen: where they clash, and what would resolve it. */
+  record Together(
+      List<Planned> plans,
+      List<Booking> bookings,
+      List<Clash> clashes,
+      House house,
+      Optional<Diary.Settled> settled) {}
+
+  /** How the open plans get on with each other. */
+  @Transactional(readOnly = true)
+  Together together() {
+    Household house = households.current();
+    Diary diary = diary(house);
+    List<Planned> open = open();
+    List<Job> jobs = open.stream().map(p -> p.job(house.zone())).toList();
+    List<Booking> bookings = new ArrayList<>();
+    for (int i = 0; i < open.size(); i++) {
+      Planned plan = open.get(i);
+      bookings.add(
+          new Booking(
+              jobs.get(i),
+              plan.timetable(house.zone(), house.hours()),
+              plan.appliance().map(UUID::toString).orElse(null)));
+    }
+    List<Clash> clashes = diary.clashes(bookings);
+    return new Together(
+        open,
+        List.copyOf(bookings),
+        clashes,
+        larder.house(house, households.now(house)),
+        clashes.isEmpty() ? Optional.empty() : Optional.of(diary.settle(jobs)));
+  }
+
+  /**
+   * Moves the open plans by the shift that resolves their clashes.
+   *
+   * @return how many were moved
+   */
+  @Transactional
+  int settle() {
+    Household house = households.lockCurrent();
+    Together together = together();
+    if (together.settled().isEmpty()) {
+      return 0;
+    }
+    int moved = 0;
+    for (Booking booking : together.settled().get().bookings()) {
+      PlanRow row = row(booking.job().id());
+      Instant was = row.beginsAt();
+      place(
+          row,
+          booking.timetable(),
+          booking.heater() == null ? null : UUID.fromString(booking.heater()),
+          house.zone());
+      if (!was.equals(row.beginsAt())) {
+        moved++;
+        tell(row, read(row), "plan-moved", "Plan moved, so that it is in no other’s way:");
+      }
+    }
+    return moved;
+  }
+
+  private Diary diary(Household house) {
+    LocalDateTime now = households.now(house);
+    return new Diary(larder.house(house, now), now);
+  }
+
+  private static void place(
+      PlanRow row, Timetable timetable, @Nullable UUID appliance, ZoneId zone) {
+    row.placed(
+        timetable.begins().atZone(zone).toInstant(),
+        timetable.ready().atZone(zone).toInstant(),
+        appliance);
+  }
+
+  private PlanRow row(String code) {
+    return plans
+        .findByCode(Objects.requireNonNull(code).strip().toUpperCase(Locale.ROOT))
+        .orElseThrow(() -> new NotFound("There is no plan " + code + " here."));
+  }
+
+  private PlanDetails read(PlanRow row) {
+    return json.readValue(row.details(), PlanDetails.class);
+  }
+
+  private Planned planned(PlanRow row) {
+    return new Planned(
+        row.id(),
+        row.code(),
+        read(row),
+        row.beginsAt(),
+        row.readyAt(),
+        row.wantedBy(),
+        Optional.ofNullable(row.applianceId()),
+        row.status() == PlanRow.Status.OPEN,
+        row.madeBy());
+  }
+
+  private void tell(PlanRow row, PlanDetails details, String kind, String title) {
+    Catalogue catalogue = catalogues.current();
+    Formats fmt = households.formats(households.current());
+    JournalLine.Subject subject =
+        new JournalLine.Subject(
+            row.code(),
+            "/plans/" + row.code(),
+            String.join(
+                ", ",
+                catalogue.herb(details.herb()).name(),
+                catalogue.herb(details.herb()).botanical(),
+                catalogue.carrier(details.carrier()).name()),
+            List.of(details.herb()),
+            List.of(details.carrier()));
+    String detail =
+        details.words(fmt)
+            + " by "
+            + fmt.date(row.wantedBy())
+            + ", "
+            + MethodWords.name(details.method()).toLowerCase(Locale.ROOT)
+            + ", to be charged "
+            + fmt.moment(row.beginsAt());
+    journal.keep(
+        new JournalLine(
+            UUID.randomUUID(),
+            kind,
+            subject,
+            clock.instant(),
+            current.name(),
+            title,
+            detail,
+            false),
+        null);
+  }
+}

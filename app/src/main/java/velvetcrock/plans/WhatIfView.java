@@ -1,0 +1,169 @@
+package velvetcrock.plans;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.ToDoubleFunction;
+import velvetcrock.core.plan.WhatIf;
+import velvetcrock.web.Formats;
+
+/**
+ * What the sliders come to, as three drawings with the pinned ones beside: pull over time, keeping
+ * left over time, and the one against the other.
+ *
+ * @param keepsTop where the axis of keeping ends, days
+ */
+record WhatIfView(
+    Curves now,
+    List<Curves> pinned,
+    List<OutlookView.Fact> facts,
+    String headline,
+    String underline,
+    boolean bad,
+    String keepsTop) {
+  /** Size of a drawing, px. */
+  static final double WIDTH = 330;
+
+  static final double HEIGHT = 190;
+  private static final double MONTH = 30.44;
+
+  /**
+   * One setting's curves.
+   *
+   * @param pin names it, for taking it off
+   * @param pull path of the pull over time
+   * @param keeps path of the keeping over time
+   * @param trade path of the keeping over the pull
+   */
+  record Curves(
+      String pin,
+      String words,
+      String result,
+      int colour,
+      String pull,
+      String keeps,
+      String trade,
+      Dot pullAt,
+      Dot keepsAt,
+      Dot tradeAt) {}
+
+  /** A point of a drawing. */
+  record Dot(double x, double y) {}
+
+  /** A setting with what it comes to. */
+  record Tried(WhatIfForm form, String words, WhatIf result) {}
+
+  static WhatIfView of(Tried tried, List<Tried> pins, Formats fmt) {
+    double most =
+        tried.result().curve().stream().mapToDouble(WhatIf.Point::leftDays).max().orElse(1);
+    for (Tried pin : pins) {
+      most =
+          Math.max(
+              most,
+              pin.result().curve().stream().mapToDouble(WhatIf.Point::leftDays).max().orElse(1));
+    }
+    double top = Math.max(MONTH, Math.ceil(most / MONTH) * MONTH);
+    List<Curves> pinned = new ArrayList<>();
+    for (int i = 0; i < pins.size(); i++) {
+      pinned.add(curves(pins.get(i), i + 1, top, fmt));
+    }
+    WhatIf result = tried.result();
+    return new WhatIfView(
+        curves(tried, 0, top, fmt),
+        pinned,
+        facts(result, fmt),
+        headline(result, fmt),
+        underline(result, fmt),
+        result.solid()
+            || !result.charge().covers()
+            || result.charge().levels().map(l -> !l.fits()).orElse(false),
+        fmt.days(Math.round(top)));
+  }
+
+  private static String headline(WhatIf result, Formats fmt) {
+    return result.solid()
+        ? "The oil is solid: it draws nothing"
+        : "Pulls "
+            + fmt.percent(result.at().pull())
+            + ", then keeps "
+            + fmt.days(result.at().keepsDays());
+  }
+
+  private static String underline(WhatIf result, Formats fmt) {
+    if (result.charge().levels().isPresent() && !result.charge().levels().get().fits()) {
+      return "It does not fit: more than this jar holds.";
+    }
+    if (!result.charge().covers()) {
+      return "Not covered: it takes "
+          + fmt.ratio(result.charge().coveringOilPerHerb())
+          + " to cover this herb here.";
+    }
+    return "An estimate, to ± 10 % of all there is to pull.";
+  }
+
+  private static List<OutlookView.Fact> facts(WhatIf result, Formats fmt) {
+    double spent = result.at().spentDays();
+    return List.of(
+        new OutlookView.Fact(
+            "Oil", fmt.ml(result.charge().oilMl()), fmt.ratio(result.charge().oilPerHerb())),
+        new OutlookView.Fact(
+            "Comes out", fmt.ml(Math.max(0, result.yieldMl())), "what the herb does not keep"),
+        new OutlookView.Fact(
+            "Cover",
+            result
+                .charge()
+                .levels()
+                .map(l -> fmt.mm(Math.max(0, l.coverMm())))
+                .orElse(result.charge().covers() ? "covered" : "not covered"),
+            result.charge().levels().map(l -> "above the herb").orElse("no jar named")),
+        new OutlookView.Fact(
+            "Drawing spends",
+            fmt.number(spent, spent < 10 ? 1 : 0) + " days",
+            "of its keeping, for " + fmt.hours(result.at().hours())));
+  }
+
+  private static Curves curves(Tried tried, int colour, double top, Formats fmt) {
+    List<WhatIf.Point> curve = tried.result().curve();
+    WhatIf.Point at = tried.result().at();
+    return new Curves(
+        tried.form().pinned(),
+        tried.words(),
+        "pulls " + fmt.percent(at.pull()) + ", keeps " + fmt.days(at.keepsDays()),
+        colour,
+        path(curve, WhatIfView::timeX, p -> y(p.pull(), 1)),
+        path(curve, WhatIfView::timeX, p -> y(p.leftDays(), top)),
+        path(curve, p -> p.pull() * WIDTH, p -> y(p.leftDays(), top)),
+        new Dot(timeX(at), y(at.pull(), 1)),
+        new Dot(timeX(at), y(at.leftDays(), top)),
+        new Dot(at.pull() * WIDTH, y(at.leftDays(), top)));
+  }
+
+  /** Where an hour lies on the logarithmic axis, px. */
+  static double timeX(double hours) {
+    return WIDTH
+        * Math.log(hours / WhatIf.SHORTEST_HOURS)
+        / Math.log(WhatIf.LONGEST_HOURS / WhatIf.SHORTEST_HOURS);
+  }
+
+  private static double timeX(WhatIf.Point point) {
+    return timeX(point.hours());
+  }
+
+  private static double y(double value, double top) {
+    return HEIGHT * (1 - value / top);
+  }
+
+  private static String path(
+      List<WhatIf.Point> curve,
+      ToDoubleFunction<WhatIf.Point> x,
+      ToDoubleFunction<WhatIf.Point> y) {
+    StringBuilder path = new StringBuilder();
+    for (WhatIf.Point point : curve) {
+      path.append(path.isEmpty() ? "M" : "L")
+          .append(
+              String.format(
+                  Locale.ROOT, "%.1f %.1f", x.applyAsDouble(point), y.applyAsDouble(point)));
+    }
+    return path.toString();
+  }
+}
