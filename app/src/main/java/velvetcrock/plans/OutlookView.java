@@ -366,10 +366,10 @@ record OutlookView(
                       new Instead(
                           "About " + fmt.ml(most) + " of oil: what your empty jars are for",
                           oil(most * 0.9))));
-      everywhere(Obstacle.Kind.LACKS_HERB)
-          .ifPresent(
-              lack ->
-                  instead.add(new Instead("The same with shopping", Map.of("from", "shopping"))));
+      if (everywhere(Obstacle.Kind.LACKS_HERB).isPresent()
+          || everywhere(Obstacle.Kind.LACKS_OIL).isPresent()) {
+        instead.add(new Instead("The same with shopping", Map.of("from", "shopping")));
+      }
       if (everywhere(Obstacle.Kind.NUTS).isPresent()
           || everywhere(Obstacle.Kind.NOT_FOR_EATING).isPresent()) {
         otherOils(instead);
