@@ -47,4 +47,64 @@
     if (tickedAt >= 0 && all.length > 0) all[Math.min(tickedAt, all.length - 1)].focus();
     tickedAt = -1;
   });
+
+  // The round counts down, calls when something falls due, and tells of what is new since the last
+  // look; a notification of the browser only where somebody asked for it.
+  const walk = () => document.querySelector("[data-walk]");
+  const clockStart = new WeakMap();
+  let known = null;
+
+  const shown = (seconds) => {
+    const h = Math.floor(seconds / 3600);
+    const m = Math.floor((seconds % 3600) / 60);
+    const two = (n) => String(n).padStart(2, "0");
+    return h > 0 ? `${h}:${two(m)} h` : `${m}:${two(seconds % 60)}`;
+  };
+
+  const call = (what) => {
+    const said = document.querySelector("[data-due-said]");
+    if (said) said.textContent = `Due now: ${what}`;
+    document.title = `▲ ${what} · Velvet Crock`;
+    if (window.Notification && Notification.permission === "granted") {
+      new Notification("Velvet Crock", { body: what, tag: what });
+    }
+  };
+
+  const count = () => {
+    if (!walk()) return;
+    document.querySelectorAll("[data-seconds]").forEach((clock) => {
+      const whole = Number(clock.dataset.seconds);
+      if (whole <= 0) return;
+      if (!clockStart.has(clock)) clockStart.set(clock, Date.now());
+      const left = Math.round(whole - (Date.now() - clockStart.get(clock)) / 1000);
+      if (left > 0) {
+        clock.textContent = shown(left);
+      } else if (clock.dataset.rung === undefined) {
+        clock.dataset.rung = "";
+        clock.textContent = "now";
+        window.htmx?.trigger(walk(), "due");
+      }
+    });
+  };
+
+  const compare = () => {
+    if (!walk()) return;
+    const due = [...document.querySelectorAll("[data-due]")].map((e) => e.dataset.due);
+    const fresh = known === null ? [] : due.filter((one) => !known.includes(one));
+    known = due;
+    if (fresh.length > 0) call(fresh.join("; "));
+    const ask = document.querySelector("[data-notify]");
+    if (ask && window.Notification) ask.hidden = Notification.permission !== "default";
+  };
+
+  document.addEventListener("click", (event) => {
+    if (event.target.closest("[data-notify]")) Notification.requestPermission().then(compare);
+  });
+  document.addEventListener("htmx:afterSettle", compare);
+  compare();
+  setInterval(count, 1000);
+  setInterval(() => {
+    const busy = document.querySelector("main details[open]") || typing(document.activeElement);
+    if (walk() && !busy) window.htmx?.trigger(walk(), "due");
+  }, 60000);
 })();

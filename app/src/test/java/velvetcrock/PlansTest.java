@@ -193,8 +193,7 @@ class PlansTest extends AppTest {
     assertThat(looked(today().plusDays(60), "safeFor", "KITCHEN"))
         .contains("Yarrow is not for eating")
         .contains("For the skin, not for eating");
-    assertThat(looked(today().plusDays(60), "carrier", "olive"))
-        .contains("The same with shopping");
+    assertThat(looked(today().plusDays(60), "carrier", "olive")).contains("The same with shopping");
   }
 
   @Test
@@ -380,7 +379,8 @@ class PlansTest extends AppTest {
         .contains("Yarrow, cut, 1 : 13 in olive, 20 °C for 5 weeks");
     assertThat(text(visit(keeper, "/plans/what-if?carrier=coconut&celsius=20")))
         .contains("The oil is solid");
-    assertThat(text(visit(keeper, "/plans/what-if?ratio=5&grams=30&jar=jar-500"))).contains("Not covered");
+    assertThat(text(visit(keeper, "/plans/what-if?ratio=5&grams=30&jar=jar-500")))
+        .contains("Not covered");
     assertThat(text(visit(keeper, "/plans/what-if?celsius=hot"))).contains("is not a number");
     assertThat(text(visit(keeper, "/plans/what-if?pins=rubbish&set=pin")))
         .doesNotContain("rubbish");

@@ -26,7 +26,7 @@ class QueriesTest extends AppTest {
       as(keeper, () -> batches.append(code, new Event.Noted("once more"), null, null, "n" + other));
     }
 
-    assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(8);
+    assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(10);
     assertThat(queries("/batches/" + code)).isLessThanOrEqualTo(batch).isLessThanOrEqualTo(8);
     assertThat(queries("/cellar")).isLessThanOrEqualTo(cellar).isLessThanOrEqualTo(8);
   }

@@ -237,6 +237,7 @@ class BatchController {
   private static String redirect(String back, String code) {
     return switch (back) {
       case "shelf" -> "redirect:/";
+      case "round" -> "redirect:/round";
       case "stove" -> "redirect:/stove/" + code;
       default -> "redirect:/batches/" + code;
     };

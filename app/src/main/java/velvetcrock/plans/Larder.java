@@ -1,5 +1,6 @@
 package velvetcrock.plans;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -7,21 +8,23 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.diary.House;
 import velvetcrock.core.drawer.Lot;
-import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.plan.Ahead;
 import velvetcrock.core.plan.Span;
 import velvetcrock.core.plan.Supply;
+import velvetcrock.core.plan.Task;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.Promises;
@@ -152,7 +155,10 @@ class Larder {
     return new House(heaters, counted, taken(house.zone(), now), house.hours());
   }
 
-  /** The jars that stand, until they should be strained at the latest. */
+  /**
+   * The jars that stand, until they should be strained at the latest, and the places that they have
+   * on the heat, until they come off.
+   */
   private List<House.Taken> taken(ZoneId zone, LocalDateTime now) {
     List<House.Taken> taken = new ArrayList<>();
     for (BatchRecord batch : batches.standing()) {
@@ -161,12 +167,24 @@ class Larder {
       if (jar != null && until.isAfter(now)) {
         taken.add(new House.Taken(jar, 1, new Span(now, until), batch.code(), null));
       }
+      onHeat(batch, zone, now).ifPresent(taken::add);
     }
     return taken;
   }
 
-  /** What a lot is called in a plan. */
-  static @Nullable String name(LotDetails details) {
-    return details.name().isEmpty() ? null : details.name();
+  private Optional<House.Taken> onHeat(BatchRecord batch, ZoneId zone, LocalDateTime now) {
+    Instant moment = now.atZone(zone).toInstant();
+    Method method = batch.state().charge().method();
+    Optional<String> heater =
+        batch.state().heat().now().flatMap(stint -> Optional.ofNullable(stint.heater().key()));
+    Optional<LocalDateTime> off =
+        new Ahead(catalogues.current())
+            .of(batch.state(), moment).stream()
+                .filter(c -> c.kind() == Task.Kind.OFF_HEAT)
+                .findFirst()
+                .map(c -> LocalDateTime.ofInstant(c.at(), zone));
+    return heater.flatMap(
+        key ->
+            off.map(until -> new House.Taken(key, 1, new Span(now, until), batch.code(), method)));
   }
 }

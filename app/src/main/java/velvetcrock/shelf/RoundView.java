@@ -1,10 +1,15 @@
 package velvetcrock.shelf;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
@@ -12,23 +17,37 @@ import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.plan.Ahead;
 import velvetcrock.core.plan.Round;
 import velvetcrock.core.plan.Task;
 import velvetcrock.core.plan.Task.Kind;
 import velvetcrock.drawer.LoadRecord;
 import velvetcrock.kitchen.Place;
+import velvetcrock.plans.Planned;
 import velvetcrock.web.Formats;
 
 /**
- * The round of the day: what wants doing, by place in walking order.
+ * The round of the day: what is late first, then what wants doing, by place in walking order; what
+ * is to come, what was put off, and the timers that run.
  *
  * @param summary how many things, and about how long they take
  */
-record RoundView(String title, String summary, List<Stop> stops) {
+record RoundView(
+    String title,
+    String summary,
+    List<Stop> stops,
+    List<Later> later,
+    List<Waived> waived,
+    List<Timer> timers) {
   private static final int MINUTES_TENDING = 1;
   private static final int MINUTES_OTHER = 3;
   private static final int MINUTES_STRAINING = 20;
   private static final int MINUTES_BOTTLING = 10;
+  private static final int MINUTES_CHARGING = 20;
+  private static final int DRIP_MINUTES = 30;
+  private static final int COOL_MINUTES = 60;
+  private static final int DAYS_TO_NEXT_SMELL = 14;
+  private static final int HOURS_AHEAD = 16;
 
   /** A bottle that may want something, with what it does. */
   record Waiting(BottleRecord bottle, Optional<Task> task) {}
@@ -36,8 +55,62 @@ record RoundView(String title, String summary, List<Stop> stops) {
   /** A load that dries with what wants doing for it. */
   record Load(LoadRecord load, List<Task> tasks) {}
 
+  /** All that wants doing, wherever it is. */
+  record Everything(
+      List<Place> places,
+      List<BatchRecord> batches,
+      List<Waiting> bottles,
+      List<Load> loads,
+      List<Planned> plans,
+      List<RoundNote> notes) {}
+
   /** A place on the way with what is to be done there. */
   record Stop(String place, List<Item> items) {}
+
+  /** Something to come by the clock, with how many seconds are left. */
+  record Later(String code, String words, String clock, String when, long seconds, String link) {}
+
+  /** Something put off or skipped. */
+  record Waived(UUID id, String code, String words, String when) {}
+
+  /** A timer that runs, or that has run out. */
+  record Timer(UUID id, String words, String when, long seconds, boolean over) {}
+
+  /**
+   * What can be said of a task besides that it is done.
+   *
+   * @param subject what it is about
+   * @param task names it within that
+   * @param skippable whether it may be left undone this time
+   * @param nextDays days until it would come again
+   * @param minutes a timer that goes with it; 0 for none
+   */
+  record Says(String subject, String task, boolean skippable, int nextDays, int minutes) {
+    static Says of(String subject, Kind kind) {
+      boolean pressing =
+          switch (kind) {
+            case THROW_OUT, COVER, FILL_BATH, OFF_HEAT, PAST_DATE, CAP, POUR -> true;
+            default -> false;
+          };
+      int days =
+          switch (kind) {
+            case SMELL -> DAYS_TO_NEXT_SMELL;
+            case LOOK -> 3;
+            default -> 1;
+          };
+      int minutes =
+          switch (kind) {
+            case STRAIN -> DRIP_MINUTES;
+            case CAP, BOTTLE -> COOL_MINUTES;
+            default -> 0;
+          };
+      return new Says(subject, kind.name(), !pressing, days, minutes);
+    }
+
+    private String name() {
+      return subject + "/" + task;
+    }
+  }
 
   /**
    * A thing to do.
@@ -46,6 +119,7 @@ record RoundView(String title, String summary, List<Stop> stops) {
    * @param amount oil that the tap logs, as text; may be empty
    * @param link its page
    * @param key names the tap, so that a second one by anybody is not logged again
+   * @param says what else can be said of it
    */
   record Item(
       String code,
@@ -56,40 +130,57 @@ record RoundView(String title, String summary, List<Stop> stops) {
       String amount,
       String link,
       String key,
-      int minutes) {}
+      int minutes,
+      Says says) {
+    Item(
+        String code,
+        String words,
+        String note,
+        boolean late,
+        @Nullable String tick,
+        String amount,
+        String link,
+        String key,
+        int minutes) {
+      this(
+          code,
+          words,
+          note,
+          late,
+          tick,
+          amount,
+          link,
+          key,
+          minutes,
+          new Says(code, words, true, 1, 0));
+    }
 
-  static RoundView of(
-      List<Place> places,
-      List<BatchRecord> batches,
-      List<Waiting> bottles,
-      List<Load> loads,
-      long moreLoads,
-      Round round,
-      Catalogue catalogue,
-      Formats fmt,
-      int hour) {
-    List<Stop> stops = new ArrayList<>();
-    for (Place place : places) {
-      List<Item> items =
-          batches.stream()
-              .filter(b -> b.state().stand().place().equals(place.id().toString()))
-              .flatMap(b -> items(b, round.tasks(b.state()), catalogue, fmt).stream())
-              .sorted(Comparator.comparing((Item i) -> !i.late()))
-              .toList();
-      if (!items.isEmpty()) {
-        stops.add(new Stop(place.name(), items));
+    Item about(Says other) {
+      return new Item(code, words, note, late, tick, amount, link, key, minutes, other);
+    }
+
+    private Item at(String place) {
+      return new Item(
+          code, words, place + ": " + note, late, tick, amount, link, key, minutes, says);
+    }
+  }
+
+  static RoundView of(Everything all, Round round, Catalogue catalogue, Formats fmt, int hour) {
+    Map<String, RoundNote> waived = new HashMap<>();
+    all.notes().stream()
+        .filter(n -> n.what() != RoundNote.What.TIMER)
+        .forEach(n -> waived.put(n.subject() + "/" + n.task(), n));
+    List<Stop> walk = new ArrayList<>();
+    for (Stop stop : walk(all, round, catalogue, fmt)) {
+      List<Item> left =
+          stop.items().stream().filter(i -> !waived.containsKey(i.says().name())).toList();
+      if (!left.isEmpty()) {
+        walk.add(new Stop(stop.place(), left));
       }
     }
-    List<Item> drying = loads.stream().flatMap(l -> drying(l, catalogue, fmt).stream()).toList();
-    if (!drying.isEmpty()) {
-      stops.add(new Stop("Drawer", drying));
-    }
-    List<Item> cellar = cellar(bottles, round, catalogue, fmt);
-    if (!cellar.isEmpty()) {
-      stops.add(new Stop("Cellar", cellar));
-    }
-    int count = stops.stream().mapToInt(s -> s.items().size()).sum();
-    int minutes = stops.stream().flatMap(s -> s.items().stream()).mapToInt(Item::minutes).sum();
+    List<Stop> stops = lateFirst(walk);
+    int count = walk.stream().mapToInt(s -> s.items().size()).sum();
+    int minutes = walk.stream().flatMap(s -> s.items().stream()).mapToInt(Item::minutes).sum();
     String time =
         hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
     String summary =
@@ -98,7 +189,142 @@ record RoundView(String title, String summary, List<Stop> stops) {
             : count == 1
                 ? "One thing, about " + minutes + " min"
                 : count + " things, about " + minutes + " min";
-    return new RoundView(time, summary, stops);
+    return new RoundView(
+        time,
+        summary,
+        stops,
+        later(all, catalogue, fmt),
+        waived.values().stream()
+            .sorted(Comparator.comparing(RoundNote::until))
+            .map(
+                n ->
+                    new Waived(
+                        n.id(),
+                        n.subject(),
+                        n.what() == RoundNote.What.SKIPPED ? "skipped: " + n.words() : "put off",
+                        fmt.moment(n.until())))
+            .toList(),
+        all.notes().stream()
+            .filter(n -> n.what() == RoundNote.What.TIMER)
+            .map(n -> timer(n, fmt))
+            .toList());
+  }
+
+  private static Timer timer(RoundNote note, Formats fmt) {
+    long seconds = note.until().getEpochSecond() - fmt.now().getEpochSecond();
+    return new Timer(
+        note.id(),
+        note.words().isEmpty() ? "Timer" : note.words(),
+        fmt.clock(note.until()),
+        Math.max(0, seconds),
+        seconds <= 0);
+  }
+
+  private static List<Stop> lateFirst(List<Stop> walk) {
+    List<Item> late = new ArrayList<>();
+    List<Stop> stops = new ArrayList<>();
+    for (Stop stop : walk) {
+      List<Item> inTime = new ArrayList<>();
+      for (Item item : stop.items()) {
+        if (item.late()) {
+          late.add(item.at(stop.place()));
+        } else {
+          inTime.add(item);
+        }
+      }
+      if (!inTime.isEmpty()) {
+        stops.add(new Stop(stop.place(), inTime));
+      }
+    }
+    if (!late.isEmpty()) {
+      stops.add(0, new Stop("First, what cannot wait", late));
+    }
+    return stops;
+  }
+
+  /** Everything there is to do, by place, in the order in which one passes. */
+  private static List<Stop> walk(Everything all, Round round, Catalogue catalogue, Formats fmt) {
+    List<Stop> stops = new ArrayList<>();
+    List<Item> plans = all.plans().stream().flatMap(p -> plan(p, catalogue, fmt).stream()).toList();
+    if (!plans.isEmpty()) {
+      stops.add(new Stop("Bench", plans));
+    }
+    for (Place place : all.places()) {
+      List<Item> items =
+          all.batches().stream()
+              .filter(b -> b.state().stand().place().equals(place.id().toString()))
+              .flatMap(b -> items(b, round.tasks(b.state()), catalogue, fmt).stream())
+              .toList();
+      if (!items.isEmpty()) {
+        stops.add(new Stop(place.name(), items));
+      }
+    }
+    List<Item> drying =
+        all.loads().stream().flatMap(l -> drying(l, catalogue, fmt).stream()).toList();
+    if (!drying.isEmpty()) {
+      stops.add(new Stop("Drawer", drying));
+    }
+    List<Item> cellar = cellar(all.bottles(), round, catalogue, fmt);
+    if (!cellar.isEmpty()) {
+      stops.add(new Stop("Cellar", cellar));
+    }
+    return stops;
+  }
+
+  /** A plan whose day has come. */
+  private static Optional<Item> plan(Planned plan, Catalogue catalogue, Formats fmt) {
+    LocalDate day = fmt.date(plan.begins());
+    if (day.isAfter(fmt.today())) {
+      return Optional.empty();
+    }
+    boolean late = day.isBefore(fmt.today());
+    return Optional.of(
+        new Item(
+            plan.code(),
+            "Charge it as planned",
+            catalogue.herb(plan.herb()).name()
+                + (late ? ", planned for " + fmt.date(day) : ", " + fmt.clock(plan.begins())),
+            late,
+            null,
+            "",
+            "/plans/" + plan.code(),
+            "",
+            MINUTES_CHARGING));
+  }
+
+  /** What is to come by the clock, and what comes back after being put off. */
+  private static List<Later> later(Everything all, Catalogue catalogue, Formats fmt) {
+    Instant now = fmt.now();
+    Instant last = now.plusSeconds(HOURS_AHEAD * 3600L);
+    Ahead ahead = new Ahead(catalogue);
+    return all.batches().stream()
+        .flatMap(
+            batch ->
+                ahead.of(batch.state(), now).stream()
+                    .filter(c -> c.at().isBefore(last))
+                    .map(
+                        c ->
+                            new Later(
+                                batch.code(),
+                                coming(c.kind()),
+                                fmt.clock(c.at()),
+                                fmt.moment(c.at()),
+                                c.at().getEpochSecond() - now.getEpochSecond(),
+                                c.kind() == Kind.OFF_HEAT || c.kind() == Kind.FILL_BATH
+                                    ? "/stove/" + batch.code()
+                                    : "/batches/" + batch.code())))
+        .sorted(Comparator.comparingLong(Later::seconds))
+        .toList();
+  }
+
+  private static String coming(Kind kind) {
+    return switch (kind) {
+      case OFF_HEAT -> "Take it off the heat";
+      case FILL_BATH -> "Top up the bath";
+      case WEIGH -> "Weigh it";
+      case POUR -> "Pour the oil";
+      default -> "Shake it";
+    };
   }
 
   private static List<Item> drying(Load load, Catalogue catalogue, Formats fmt) {
@@ -115,15 +341,16 @@ record RoundView(String title, String summary, List<Stop> stops) {
                     default -> "Weigh the " + way;
                   };
               return new Item(
-                  herb,
-                  words,
-                  late > 0 ? "since " + fmt.days(late) : "drying",
-                  late > 0,
-                  null,
-                  "",
-                  "/drawer/drying/" + load.load().id(),
-                  "",
-                  MINUTES_OTHER);
+                      herb,
+                      words,
+                      late > 0 ? "since " + fmt.days(late) : "drying",
+                      late > 0,
+                      null,
+                      "",
+                      "/drawer/drying/" + load.load().id(),
+                      "",
+                      MINUTES_OTHER)
+                  .about(Says.of(load.load().id().toString(), task.kind()));
             })
         .toList();
   }
@@ -134,10 +361,12 @@ record RoundView(String title, String summary, List<Stop> stops) {
     List<Task> tending = tasks.stream().filter(Task::tending).toList();
     tasks.stream()
         .filter(t -> !t.tending())
-        .forEach(t -> items.add(item(batch, t, catalogue, fmt)));
+        .forEach(
+            t -> items.add(item(batch, t, catalogue, fmt).about(Says.of(batch.code(), t.kind()))));
     boolean trouble = tasks.stream().anyMatch(t -> t.kind() == Kind.COVER || t.kind() == Kind.TURN);
     if (!tending.isEmpty() && !trouble) {
-      items.add(tend(batch, tending, catalogue, fmt));
+      Kind least = tending.stream().map(Task::kind).min(Comparator.naturalOrder()).orElseThrow();
+      items.add(tend(batch, tending, catalogue, fmt).about(Says.of(batch.code(), least)));
     }
     return items;
   }
@@ -336,7 +565,11 @@ record RoundView(String title, String summary, List<Stop> stops) {
             batch ->
                 round.tasks(batch.state()).stream()
                     .filter(t -> t.kind() == Kind.CAP)
-                    .forEach(t -> items.add(item(batch, t, catalogue, fmt))));
+                    .forEach(
+                        t ->
+                            items.add(
+                                item(batch, t, catalogue, fmt)
+                                    .about(Says.of(batch.code(), t.kind())))));
     bottles.forEach(
         w -> w.task().ifPresent(task -> items.add(bottle(w.bottle(), task, catalogue, fmt))));
     return items;
@@ -351,15 +584,16 @@ record RoundView(String title, String summary, List<Stop> stops) {
           default -> "Smell at it";
         };
     return new Item(
-        bottle.code(),
-        words,
-        herb + ", good until " + fmt.date(bottle.bestBefore()),
-        task.kind() != Kind.SMELL,
-        null,
-        "",
-        "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
-        "",
-        MINUTES_TENDING);
+            bottle.code(),
+            words,
+            herb + ", good until " + fmt.date(bottle.bestBefore()),
+            task.kind() != Kind.SMELL,
+            null,
+            "",
+            "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
+            "",
+            MINUTES_TENDING)
+        .about(Says.of(bottle.code(), task.kind()));
   }
 
   private static String note(BatchRecord batch, Catalogue catalogue, String more) {

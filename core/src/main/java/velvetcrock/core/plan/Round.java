@@ -40,8 +40,8 @@ public final class Round {
 
   private static final int SMELL_EVERY_DAYS = 14;
 
-  private static final Duration SHAKE_SEVERAL = Duration.ofHours(5);
-  private static final Duration WEIGH_ON_HEAT = Duration.ofHours(1);
+  static final Duration SHAKE_SEVERAL = Duration.ofHours(5);
+  static final Duration WEIGH_ON_HEAT = Duration.ofHours(1);
 
   private final Catalogue catalogue;
   private final ZoneId zone;

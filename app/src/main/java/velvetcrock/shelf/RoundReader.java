@@ -1,0 +1,76 @@
+package velvetcrock.shelf;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.core.keeping.OwnShelfLife;
+import velvetcrock.core.plan.DryingRound;
+import velvetcrock.core.plan.Round;
+import velvetcrock.drawer.Dryings;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Place;
+import velvetcrock.plans.Plans;
+import velvetcrock.web.Formats;
+
+/** Gathers from every place what wants doing. */
+@Component
+class RoundReader {
+  private static final int MOST_LOADS = 20;
+
+  private final BottleBook book;
+  private final Catalogues catalogues;
+  private final Dryings dryings;
+  private final Plans plans;
+  private final RoundNotes notes;
+  private final Clock clock;
+
+  RoundReader(
+      BottleBook book,
+      Catalogues catalogues,
+      Dryings dryings,
+      Plans plans,
+      RoundNotes notes,
+      Clock clock) {
+    this.book = book;
+    this.catalogues = catalogues;
+    this.dryings = dryings;
+    this.plans = plans;
+    this.notes = notes;
+    this.clock = clock;
+  }
+
+  /** The round as it is now. */
+  RoundView round(Household house, List<Place> places, List<BatchRecord> standing, Formats fmt) {
+    Instant now = clock.instant();
+    Round round = new Round(catalogues.current(), house.zone(), now);
+    List<RoundView.Load> loads =
+        dryings.standing(MOST_LOADS).stream()
+            .map(l -> new RoundView.Load(l, new DryingRound(house.zone(), now).tasks(l.drying())))
+            .toList();
+    return RoundView.of(
+        new RoundView.Everything(
+            places, standing, bottles(round, fmt), loads, plans.open(), notes.live()),
+        round,
+        catalogues.current(),
+        fmt,
+        now.atZone(house.zone()).getHour());
+  }
+
+  /** Bottles that want something, with what. */
+  private List<RoundView.Waiting> bottles(Round round, Formats fmt) {
+    Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
+    return book.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS), own).stream()
+        .map(
+            bottle ->
+                new RoundView.Waiting(
+                    bottle,
+                    round.bottle(
+                        bottle.bottle(), bottle.bestBefore(), book.smellFrom(bottle, own))))
+        .toList();
+  }
+}
