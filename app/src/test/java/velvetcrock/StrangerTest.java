@@ -22,7 +22,15 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** Walks all routes as a stranger: somebody of another household, and nobody at all. */
 class StrangerTest extends AppTest {
   private static final Set<String> DOORS =
-      Set.of("/sign-in", "/welcome", "/join/{secret}", "/b/{token}", "/demo", "/api", "/error");
+      Set.of(
+          "/sign-in",
+          "/welcome",
+          "/join/{secret}",
+          "/b/{token}",
+          "/calendar/{secret}.ics",
+          "/demo",
+          "/api",
+          "/error");
 
   @Autowired
   @Qualifier("requestMappingHandlerMapping")

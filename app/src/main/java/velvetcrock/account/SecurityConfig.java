@@ -79,6 +79,7 @@ class SecurityConfig {
                         "/welcome",
                         "/join/**",
                         "/b/*",
+                        "/calendar/*.ics",
                         "/demo",
                         "/api",
                         "/error",

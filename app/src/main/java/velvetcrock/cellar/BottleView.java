@@ -12,7 +12,6 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Keeping.Change;
-import velvetcrock.core.keeping.Keeping.Rule;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.BatchReckoning.KeepingRange;
@@ -20,6 +19,7 @@ import velvetcrock.core.log.BottleState;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.plan.Round;
 import velvetcrock.web.Formats;
+import velvetcrock.web.KeepingWords;
 
 /**
  * A bottle's page: until when it is good and why.
@@ -91,7 +91,7 @@ record BottleView(
         keeping.exact()
             ? fmt.fullDate(early.bestBefore())
             : fmt.fullDate(early.bestBefore()) + " to " + fmt.fullDate(keeping.late().bestBefore()),
-        why(early.decidedBy()),
+        KeepingWords.why(early.decidedBy()),
         stored(state, fmt),
         state.goneAt() != null,
         state.openedAt() != null,
@@ -176,23 +176,6 @@ record BottleView(
       kind++;
     }
     return bars;
-  }
-
-  static String why(Rule rule) {
-    return switch (rule) {
-      case CARRIER_DATE ->
-          "The carrier oil’s own date decides: an infusion never outlives its oil.";
-      case AGEING -> "Ageing decides: infusing and storage have spent what the carrier brought.";
-      case TWELVE_MONTHS ->
-          "Twelve months from straining decide: no oil of dried herb is given longer outside the fridge.";
-      case TWENTY_FOUR_MONTHS_FRIDGE -> "Two years from straining decide, even in the fridge.";
-      case FREE_WATER ->
-          "Water decides: with free water in it, it keeps 14 days in the fridge and not at all elsewhere.";
-      case KITCHEN_FRESH -> "Fresh herb for eating: four days from charging, in the fridge.";
-      case KITCHEN_DRIED -> "Dried herb for eating: three months in the fridge.";
-      case STOOD_WARM -> "It stood warmer than the fridge for over two hours: throw it out.";
-      case KITCHEN_NOT_IN_FRIDGE -> "Oil for eating is kept in the fridge and nowhere else.";
-    };
   }
 
   private static String change(Change change) {

@@ -1,0 +1,125 @@
+package velvetcrock.calendar;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.keygen.BytesKeyGenerator;
+import org.springframework.security.crypto.keygen.KeyGenerators;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+
+/**
+ * The household's one calendar address. Whoever has it reads the calendar without signing in, so it
+ * is of 192 random bits, kept only as a hash, shown once, and made void by making another.
+ */
+@Service
+class Feeds {
+  private static final int BYTES = 24;
+  private static final BytesKeyGenerator RANDOM = KeyGenerators.secureRandom(BYTES);
+
+  private final JdbcTemplate jdbc;
+  private final CurrentHousehold current;
+  private final Clock clock;
+
+  Feeds(JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+    this.jdbc = jdbc;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /** An address that works: by whom and when it was made, and when it was last read. */
+  record Feed(String madeBy, Instant madeAt, @Nullable Instant readAt) {}
+
+  /** Whoever reads by the address. */
+  private record Subscriber(UUID householdId, String displayName) implements InHousehold {}
+
+  /** The address that works, if there is one. */
+  @Transactional(readOnly = true)
+  Optional<Feed> current() {
+    return jdbc
+        .query(
+            "select made_by, made_at, read_at from calendar_feed"
+                + " where household_id = ? and revoked_at is null order by made_at desc limit 1",
+            (row, number) ->
+                new Feed(
+                    row.getString(1),
+                    row.getTimestamp(2).toInstant(),
+                    Optional.ofNullable(row.getTimestamp(3))
+                        .map(Timestamp::toInstant)
+                        .orElse(null)),
+            current.id())
+        .stream()
+        .findFirst();
+  }
+
+  /**
+   * Makes an address; the one before opens nothing any more.
+   *
+   * @return its secret, which is not kept and cannot be shown again
+   */
+  @Transactional
+  String make() {
+    revoke();
+    String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(RANDOM.generateKey());
+    jdbc.update(
+        "insert into calendar_feed (id, household_id, secret_hash, made_at, made_by)"
+            + " values (?, ?, ?, ?, ?)",
+        UUID.randomUUID(),
+        current.id(),
+        hash(secret),
+        Timestamp.from(clock.instant()),
+        current.name());
+    return secret;
+  }
+
+  /** Makes the address void. */
+  @Transactional
+  void revoke() {
+    jdbc.update(
+        "update calendar_feed set revoked_at = ? where household_id = ? and revoked_at is null",
+        Timestamp.from(clock.instant()),
+        current.id());
+  }
+
+  /**
+   * Does something on behalf of the household whose address it is.
+   *
+   * @return empty where the secret opens nothing
+   */
+  <T> Optional<T> opened(String secret, Supplier<T> work) {
+    String hash = hash(secret);
+    Optional<UUID> household =
+        jdbc
+            .query(
+                "update calendar_feed set read_at = ? where secret_hash = ? and revoked_at is null"
+                    + " returning household_id",
+                (row, number) -> row.getObject(1, UUID.class),
+                Timestamp.from(clock.instant()),
+                hash)
+            .stream()
+            .findFirst();
+    return household.map(id -> current.actingAs(new Subscriber(id, ""), work));
+  }
+
+  private static String hash(String secret) {
+    try {
+      byte[] digest =
+          MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
+      return HexFormat.of().formatHex(digest);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,26 @@
+package velvetcrock.web;
+
+import velvetcrock.core.keeping.Keeping.Rule;
+
+/** Says what decided a best-before. */
+public final class KeepingWords {
+  private KeepingWords() {}
+
+  /** The rule that decided, in a sentence. */
+  public static String why(Rule rule) {
+    return switch (rule) {
+      case CARRIER_DATE ->
+          "The carrier oil’s own date decides: an infusion never outlives its oil.";
+      case AGEING -> "Ageing decides: infusing and storage have spent what the carrier brought.";
+      case TWELVE_MONTHS ->
+          "Twelve months from straining decide: no oil of dried herb is given longer outside the fridge.";
+      case TWENTY_FOUR_MONTHS_FRIDGE -> "Two years from straining decide, even in the fridge.";
+      case FREE_WATER ->
+          "Water decides: with free water in it, it keeps 14 days in the fridge and not at all elsewhere.";
+      case KITCHEN_FRESH -> "Fresh herb for eating: four days from charging, in the fridge.";
+      case KITCHEN_DRIED -> "Dried herb for eating: three months in the fridge.";
+      case STOOD_WARM -> "It stood warmer than the fridge for over two hours: throw it out.";
+      case KITCHEN_NOT_IN_FRIDGE -> "Oil for eating is kept in the fridge and nowhere else.";
+    };
+  }
+}
