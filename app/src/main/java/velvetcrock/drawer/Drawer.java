@@ -33,6 +33,7 @@ import velvetcrock.web.NotFound;
 @Service
 public class Drawer {
   private static final int MOST_CHOICES = 20;
+  private static final int MOST_OF_ALL = 2000;
 
   /** Below every amount: an empty lot counts too. */
   private static final double ANY = -1;
@@ -117,6 +118,12 @@ public class Drawer {
     return lots.standing(kind, thing, null, ANY, Limit.unlimited()).stream()
         .map(this::record)
         .toList();
+  }
+
+  /** All lots, those that are used up among them; the newest where there are very many. */
+  @Transactional(readOnly = true)
+  public List<LotRecord> all() {
+    return lots.all(Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
   }
 
   /**

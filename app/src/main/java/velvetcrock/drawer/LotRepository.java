@@ -39,4 +39,8 @@ interface LotRepository extends Repository<LotRow, UUID> {
         l.kind, l.thingKey, count(l), sum(l.amount), sum(l.most), min(l.goodUntil), min(l.since))
       from LotRow l where l.standing group by l.kind, l.thingKey""")
   List<Front> fronts();
+
+  /** All lots, those that are used up among them, the newest first. */
+  @Query("select l from LotRow l order by l.createdAt desc")
+  List<LotRow> all(Limit most);
 }

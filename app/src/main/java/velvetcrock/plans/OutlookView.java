@@ -26,6 +26,7 @@ import velvetcrock.core.plan.Span;
 import velvetcrock.core.plan.Step;
 import velvetcrock.core.plan.Timetable;
 import velvetcrock.web.Formats;
+import velvetcrock.web.TimeAxis;
 
 /**
  * The ways to what is wanted, drawn along time.

@@ -34,6 +34,7 @@ import velvetcrock.kitchen.Place;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.Formats;
 import velvetcrock.web.MethodWords;
+import velvetcrock.web.TimeAxis;
 
 /** Puts plans into words and drawings. */
 @Component

@@ -1,6 +1,7 @@
 package velvetcrock.plans;
 
 import java.util.List;
+import velvetcrock.web.TimeAxis;
 
 /**
  * All open plans along one line of time, with what they share.

@@ -1,0 +1,81 @@
+package velvetcrock.drawer;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Season;
+import velvetcrock.core.plan.StockAhead;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Formats;
+
+/** Stock-taking ahead: what runs out or goes over, and what to do by when. */
+@Controller
+class StockAheadController {
+  private static final Map<String, Season> SEASONS = Season.shipped();
+
+  private final Drawer drawer;
+  private final Promises promises;
+  private final Households households;
+  private final Catalogues catalogues;
+
+  StockAheadController(
+      Drawer drawer, Promises promises, Households households, Catalogues catalogues) {
+    this.drawer = drawer;
+    this.promises = promises;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /** All lots of one thing. */
+  private record Shelf(LotDetails.Kind kind, String thing) {}
+
+  @GetMapping("/drawer/ahead")
+  String ahead(Model model) {
+    Household house = households.current();
+    Formats fmt = households.formats(house);
+    Catalogue catalogue = catalogues.current();
+    Map<UUID, Double> promised = promises.promised();
+    Map<Shelf, List<LotRecord>> shelves = new LinkedHashMap<>();
+    for (LotRecord lot : drawer.all()) {
+      LotDetails details = lot.lot().details();
+      shelves
+          .computeIfAbsent(new Shelf(details.kind(), details.thing()), s -> new ArrayList<>())
+          .add(lot);
+    }
+    Map<Shelf, StockAhead> looked = new HashMap<>();
+    shelves.forEach(
+        (shelf, lots) ->
+            looked.put(
+                shelf,
+                StockAhead.of(
+                    new StockAhead.Thing(
+                        shelf.kind(),
+                        shelf.thing(),
+                        lots.stream().map(LotRecord::lot).toList(),
+                        lots.stream().mapToDouble(l -> promised.getOrDefault(l.id(), 0.0)).sum(),
+                        shelf.kind() == LotDetails.Kind.HERB ? SEASONS.get(shelf.thing()) : null),
+                    catalogue,
+                    fmt.today(),
+                    house.zone())));
+    LotWords words = new LotWords(catalogue, fmt);
+    List<StockAhead> sorted =
+        looked.values().stream()
+            .sorted(
+                Comparator.comparing(StockAhead::kind)
+                    .thenComparing(a -> words.thing(a.kind(), a.thing())))
+            .toList();
+    model.addAttribute("view", StockAheadView.of(sorted, catalogue, fmt));
+    return "drawer/ahead";
+  }
+}

@@ -1,0 +1,132 @@
+package velvetcrock.drawer;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.plan.Span;
+import velvetcrock.core.plan.StockAhead;
+import velvetcrock.web.Formats;
+import velvetcrock.web.TimeAxis;
+
+/**
+ * The drawer a year ahead: until when each thing lasts, what goes over, and what is to be done by
+ * when.
+ *
+ * @param quiet how many things last the year and spoil nothing
+ */
+record StockAheadView(
+    List<TimeAxis.Tick> ticks, List<Lane> lanes, List<Errand> errands, int quiet) {
+  private static final int MONTHS_AHEAD = 12;
+
+  /**
+   * A thing along the year.
+   *
+   * @param lasts until when there is some of it
+   * @param spoils where the first of it spoils; null where none does
+   * @param season when it can be gathered; null where it is bought or not wanted
+   */
+  record Lane(
+      String name,
+      String amount,
+      String link,
+      TimeAxis.Piece lasts,
+      @Nullable String spoils,
+      TimeAxis.@Nullable Piece season,
+      List<String> facts,
+      boolean runsOut,
+      String words) {}
+
+  /** Something to do, with its days. */
+  record Errand(String when, String what, boolean soon, LocalDate by) {}
+
+  static StockAheadView of(List<StockAhead> all, Catalogue catalogue, Formats fmt) {
+    LotWords words = new LotWords(catalogue, fmt);
+    LocalDateTime from = fmt.today().atStartOfDay();
+    TimeAxis axis = new TimeAxis(from, from.plusMonths(MONTHS_AHEAD));
+    List<Lane> lanes = new ArrayList<>();
+    List<Errand> errands = new ArrayList<>();
+    for (StockAhead ahead : all) {
+      if (!ahead.quiet()) {
+        lanes.add(lane(ahead, axis, words, fmt));
+        ahead.todo().forEach(todo -> errands.add(errand(ahead, todo, words, fmt)));
+      }
+    }
+    errands.sort(Comparator.comparing(Errand::by));
+    return new StockAheadView(axis.ticks(fmt, from), lanes, errands, all.size() - lanes.size());
+  }
+
+  private static Lane lane(StockAhead ahead, TimeAxis axis, LotWords words, Formats fmt) {
+    Kind kind = ahead.kind();
+    LocalDate out = ahead.runsOut();
+    LocalDateTime until = out == null ? axis.until() : out.atStartOfDay();
+    List<String> facts = new ArrayList<>();
+    facts.add(
+        ahead.perMonth() < 0.5
+            ? "not used in the past year"
+            : "about " + about(ahead, ahead.perMonth(), words) + " a month");
+    if (ahead.promised() > 0) {
+      facts.add(about(ahead, ahead.promised(), words) + " put by for plans");
+    }
+    LocalDate spoils = ahead.goesOverOn();
+    if (out != null && !out.equals(spoils)) {
+      facts.add("runs out " + fmt.date(out));
+    }
+    if (spoils != null) {
+      facts.add(
+          about(ahead, ahead.goesOver(), words)
+              + (spoils.isBefore(fmt.today())
+                  ? " is past its date"
+                  : " goes over " + fmt.date(spoils)));
+    }
+    String name = words.thing(kind, ahead.thing());
+    return new Lane(
+        name,
+        words.amount(kind, ahead.amount()),
+        "/drawer/of/" + kind.name() + "/" + (ahead.thing().isEmpty() ? "any" : ahead.thing()),
+        axis.piece(new Span(axis.from(), until.isBefore(axis.from()) ? axis.from() : until)),
+        spoils == null ? null : axis.percent(spoils.atStartOfDay()),
+        ahead.todo().stream()
+            .filter(t -> t.doing() == StockAhead.Doing.GATHER)
+            .findFirst()
+            .map(
+                t ->
+                    axis.piece(
+                        new Span(t.from().atStartOfDay(), t.by().plusDays(1).atStartOfDay())))
+            .orElse(null),
+        facts,
+        out != null,
+        name + ": " + String.join(", ", facts));
+  }
+
+  /** An amount without more digits than an outlook on a year is worth. */
+  private static String about(StockAhead ahead, double amount, LotWords words) {
+    double to = amount >= 100 ? 10 : amount >= 20 ? 5 : 1;
+    return words.amount(ahead.kind(), Math.max(1, Math.round(amount / to) * to));
+  }
+
+  private static Errand errand(
+      StockAhead ahead, StockAhead.Todo todo, LotWords words, Formats fmt) {
+    String name = words.thing(ahead.kind(), ahead.thing()).toLowerCase(Locale.ROOT);
+    String amount = about(ahead, todo.amount(), words);
+    String what =
+        switch (todo.doing()) {
+          case SOW -> "Sow " + name;
+          case GATHER -> "Gather " + amount + " of fresh " + name;
+          case DRY -> "Have " + amount + " of " + name + " dry and put away";
+          case BUY -> "Buy " + amount + " of " + name;
+          case USE -> "Use or give away " + amount + " of " + name + " before it spoils";
+        };
+    boolean begun = !todo.from().isAfter(fmt.today());
+    String when =
+        todo.by().equals(fmt.today())
+            ? "now"
+            : begun ? "by " + fmt.date(todo.by()) : fmt.dates(todo.from(), todo.by());
+    return new Errand(when, what, !todo.by().isAfter(fmt.today().plusWeeks(2)), todo.by());
+  }
+}
