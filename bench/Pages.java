@@ -109,6 +109,11 @@ class Pages {
     heading(requests);
     report("Shelf", requests, i -> send(request("/").GET().build()));
     report("Bench, a change of weight", requests, i -> { weights[7] = 20 + i % 60 + " g"; return form("/bench/reckon", weights); });
+    report("Planner, a change of the want", requests, i -> form("/plans/new", "_csrf", csrf, "things[0].what", "TINS", "things[0].count", "" + (1 + i % 30), "things[0].size", "30 ml", "things[0].kind", "SALVE", "herb", "yarrow", "carrier", "olive", "by", LocalDate.now().plusDays(45).toString()));
+    report("What-if, a slider moved", requests, i -> send(request("/plans/what-if?celsius=" + (15 + i % 80)).GET().build()));
+    report("Round", requests, i -> send(request("/round").GET().build()));
+    report("A year ahead", requests, i -> send(request("/drawer/ahead").GET().build()));
+    report("Calendar of all", requests, i -> send(request("/calendar/all").GET().build()));
     report("Drawer", requests, i -> send(request("/drawer").GET().build()));
     report("One drawer's lots", requests, i -> send(request("/drawer/of/HERB/yarrow").GET().build()));
     report("Batch page", requests, i -> send(request(batch).GET().build()));

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,6 +34,7 @@ import velvetcrock.core.materia.Part;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.LotWords;
+import velvetcrock.drawer.Promises;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.journal.Search;
@@ -68,6 +70,7 @@ class BenchController {
   private final Appliances appliances;
   private final Journal journal;
   private final Plans plans;
+  private final Promises promises;
 
   BenchController(
       Planner planner,
@@ -80,7 +83,8 @@ class BenchController {
       Vessels vessels,
       Appliances appliances,
       Journal journal,
-      Plans plans) {
+      Plans plans,
+      Promises promises) {
     this.planner = planner;
     this.charging = charging;
     this.splitting = splitting;
@@ -92,6 +96,7 @@ class BenchController {
     this.appliances = appliances;
     this.journal = journal;
     this.plans = plans;
+    this.promises = promises;
   }
 
   /** A lot to choose. */
@@ -301,7 +306,14 @@ class BenchController {
 
   private List<LotChoice> lots(List<LotRecord> lots, Formats fmt) {
     LotWords words = new LotWords(catalogues.current(), fmt);
-    return lots.stream().map(l -> new LotChoice(l.id().toString(), words.choice(l.lot()))).toList();
+    Map<UUID, Double> promised = lots.isEmpty() ? Map.of() : promises.promised();
+    return lots.stream()
+        .map(
+            l ->
+                new LotChoice(
+                    l.id().toString(),
+                    words.choice(l.lot()) + words.putBy(l.lot(), promised.get(l.id()))))
+        .toList();
   }
 
   private static String id(Optional<LotRecord> lot) {

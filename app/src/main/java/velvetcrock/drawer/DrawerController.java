@@ -6,8 +6,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,6 +46,7 @@ class DrawerController {
   private static final int LONGEST_USE = 80;
 
   private final Drawer drawer;
+  private final Promises promises;
   private final Dryings dryings;
   private final Households households;
   private final Catalogues catalogues;
@@ -52,12 +55,14 @@ class DrawerController {
 
   DrawerController(
       Drawer drawer,
+      Promises promises,
       Dryings dryings,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
       Clock clock) {
     this.drawer = drawer;
+    this.promises = promises;
     this.dryings = dryings;
     this.households = households;
     this.catalogues = catalogues;
@@ -96,11 +101,17 @@ class DrawerController {
     model.addAttribute("name", new LotWords(catalogue, fmt).thing(kind, key));
     model.addAttribute("kind", kind);
     model.addAttribute("thing", key);
+    List<LotRecord> lots = drawer.of(kind, key);
+    Map<UUID, Double> promised = promises.promised();
+    LotWords words = new LotWords(catalogue, fmt);
     model.addAttribute(
         "lots",
-        drawer.of(kind, key).stream()
-            .map(l -> LotView.of(l, List.of(), catalogue, cautions, fmt))
-            .toList());
+        lots.stream().map(l -> LotView.of(l, List.of(), catalogue, cautions, fmt)).toList());
+    model.addAttribute(
+        "putBy",
+        lots.stream()
+            .collect(
+                Collectors.toMap(LotRecord::id, l -> words.putBy(l.lot(), promised.get(l.id())))));
     return "drawer/front";
   }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
@@ -95,6 +96,11 @@ public final class LotWords {
       words.add(details.from());
     }
     return (words.isEmpty() ? "the drawer" : String.join(", ", words)) + ": " + amount(lot);
+  }
+
+  /** What of it is put by for plans, after a comma; empty for nothing. */
+  public String putBy(Lot lot, @Nullable Double promised) {
+    return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " of it put by";
   }
 
   /** What happened to a lot, in a few words. */

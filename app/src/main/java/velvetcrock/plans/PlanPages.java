@@ -77,12 +77,16 @@ class PlanPages {
     facts.add(
         new OutlookView.Fact(
             "Ready", fmt.nearDate(fmt.date(plan.ready())), "wanted " + fmt.date(plan.by())));
-    List<Clash> clashes =
-        plan.open()
-            ? plans.together().clashes().stream()
-                .filter(c -> c.jobs().contains(plan.code()))
-                .toList()
-            : List.of();
+    List<String> clashes = new ArrayList<>();
+    if (plan.open()) {
+      Plans.Together together = plans.together(false);
+      together.clashes().stream()
+          .filter(c -> c.jobs().contains(plan.code()))
+          .map(c -> clash(c, together.house(), fmt))
+          .distinct()
+          .limit(MOST_SAID)
+          .forEach(clashes::add);
+    }
     return new PlanView(
         plan.code(),
         details.words(fmt),
@@ -99,11 +103,7 @@ class PlanPages {
         facts,
         puts(details, fmt),
         OutlookView.steps(timetable, fmt),
-        clashes.stream()
-            .limit(MOST_SAID)
-            .map(c -> clash(c, plans.together().house(), fmt))
-            .distinct()
-            .toList());
+        clashes);
   }
 
   private static String herb(PlanDetails details) {
@@ -185,7 +185,7 @@ class PlanPages {
     Household house = households.current();
     Formats fmt = households.formats(house);
     LocalDateTime now = households.now(house);
-    Plans.Together together = plans.together();
+    Plans.Together together = plans.together(true);
     LocalDateTime end =
         together.plans().stream()
             .map(p -> p.by().plusDays(1).atStartOfDay())

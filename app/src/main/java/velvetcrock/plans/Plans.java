@@ -323,9 +323,13 @@ public class Plans {
       House house,
       Optional<Diary.Settled> settled) {}
 
-  /** How the open plans get on with each other. */
+  /**
+   * How the open plans get on with each other.
+   *
+   * @param resolved whether to look for what resolves their clashes, which may take a second
+   */
   @Transactional(readOnly = true)
-  Together together() {
+  Together together(boolean resolved) {
     Household house = households.current();
     Diary diary = diary(house);
     List<Planned> open = open();
@@ -345,7 +349,7 @@ public class Plans {
         List.copyOf(bookings),
         clashes,
         larder.house(house, households.now(house)),
-        clashes.isEmpty() ? Optional.empty() : Optional.of(diary.settle(jobs)));
+        clashes.isEmpty() || !resolved ? Optional.empty() : Optional.of(diary.settle(jobs)));
   }
 
   /**
@@ -356,7 +360,7 @@ public class Plans {
   @Transactional
   int settle() {
     Household house = households.lockCurrent();
-    Together together = together();
+    Together together = together(true);
     if (together.settled().isEmpty()) {
       return 0;
     }

@@ -54,7 +54,13 @@ class RoundReader {
             .toList();
     return RoundView.of(
         new RoundView.Everything(
-            places, standing, bottles(round, fmt), loads, plans.open(), notes.live()),
+            places,
+            standing,
+            bottles(round, fmt),
+            loads,
+            loads.size() < MOST_LOADS ? 0 : dryings.count() - loads.size(),
+            plans.open(),
+            notes.live()),
         round,
         catalogues.current(),
         fmt,

@@ -55,12 +55,17 @@ record RoundView(
   /** A load that dries with what wants doing for it. */
   record Load(LoadRecord load, List<Task> tasks) {}
 
-  /** All that wants doing, wherever it is. */
+  /**
+   * All that wants doing, wherever it is.
+   *
+   * @param moreLoads loads that dry beyond those
+   */
   record Everything(
       List<Place> places,
       List<BatchRecord> batches,
       List<Waiting> bottles,
       List<Load> loads,
+      long moreLoads,
       List<Planned> plans,
       List<RoundNote> notes) {}
 
@@ -260,7 +265,21 @@ record RoundView(
       }
     }
     List<Item> drying =
-        all.loads().stream().flatMap(l -> drying(l, catalogue, fmt).stream()).toList();
+        new ArrayList<>(
+            all.loads().stream().flatMap(l -> drying(l, catalogue, fmt).stream()).toList());
+    if (all.moreLoads() > 0) {
+      drying.add(
+          new Item(
+              "Drawer",
+              "See to " + all.moreLoads() + " more that dry",
+              "the newest of them",
+              false,
+              null,
+              "",
+              "/drawer?all=yes",
+              "",
+              MINUTES_OTHER));
+    }
     if (!drying.isEmpty()) {
       stops.add(new Stop("Drawer", drying));
     }

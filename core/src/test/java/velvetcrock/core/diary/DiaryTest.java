@@ -141,6 +141,31 @@ class DiaryTest {
     assertThat(new Diary(house, NOW).settle(jobs).bookings()).isEqualTo(settled.bookings());
   }
 
+  @ParameterizedTest
+  @InstancioSource(samples = 60)
+  void whatIsWeighedAndWhatIsToldAgreeOnWhetherThereIsAny(@Given long seed) {
+    Random random = new Random(seed);
+    House house = kitchen(1 + random.nextInt(3));
+    List<Booking> bookings = new ArrayList<>();
+    List<Placing> placings = new ArrayList<>();
+    Weight weight = new Weight(house);
+    for (Job job : many(2 + random.nextInt(6), random)) {
+      Timetable timetable =
+          Timetable.from(job.wished(), job.method(), job.hours(), job.making(), Hours.USUAL)
+              .orElseThrow();
+      String heater =
+          house.heaters().stream()
+              .filter(h -> job.wantsHeat() && h.kind().serves(job.method()))
+              .map(House.Heater::id)
+              .findFirst()
+              .orElse(null);
+      bookings.add(new Booking(job, timetable, heater));
+      placings.add(new Placing(job, timetable, heater, weight));
+    }
+
+    assertThat(weight.of(placings) == 0).isEqualTo(new Clashes(house).of(bookings).isEmpty());
+  }
+
   /** Plans that all want the same fortnight. */
   static List<Job> many(int count, Random random) {
     Method[] methods = {Method.COLD, Method.WARM, Method.SIMMER, Method.CROCK, Method.SOLAR};
