@@ -262,8 +262,8 @@ class PlansTest extends AppTest {
             .used();
     assertThat(used).isEqualTo(1);
     assertThat(looked(today().plusDays(60), "things[0].count", "40")).contains("the drawer lacks");
-    assertThat(text(visit(keeper, "/drawer/of/HERB/yarrow"))).contains("of it put by");
-    assertThat(text(visit(keeper, "/bench"))).contains("of it put by");
+    assertThat(text(visit(keeper, "/drawer/of/HERB/yarrow"))).contains("g put by");
+    assertThat(text(visit(keeper, "/bench"))).contains("g put by");
     assertThat(text(visit(keeper, "/journal"))).contains("Planned: 6 tins of 30 ml salve");
   }
 

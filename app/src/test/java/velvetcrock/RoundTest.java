@@ -42,8 +42,8 @@ class RoundTest extends AppTest {
     as(keeper, () -> batches.append(young, new Event.AllWell(), null, null, "well" + young));
     String page = round();
 
-    assertThat(page).contains("First, what cannot wait");
-    assertThat(page.indexOf("First, what cannot wait")).isLessThan(page.indexOf(late));
+    assertThat(page).contains("Before all else");
+    assertThat(page.indexOf("Before all else")).isLessThan(page.indexOf(late));
     assertThat(page).contains("Dark cupboard: ").contains("Strain").contains("over");
   }
 

@@ -100,7 +100,7 @@ public final class LotWords {
 
   /** What of it is put by for plans, after a comma; empty for nothing. */
   public String putBy(Lot lot, @Nullable Double promised) {
-    return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " of it put by";
+    return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " put by";
   }
 
   /** What happened to a lot, in a few words. */

@@ -48,6 +48,12 @@ record OutlookView(
     @Nullable Looked looked,
     Reckoning reckoning) {
   private static final int MOST_CHECK_MARKS = 90;
+
+  /** What this leans to: the coolest that meets the day, of those the one that pulls most. */
+  private static final Comparator<Route> COOLEST_FIRST =
+      Comparator.comparingDouble((Route r) -> r.method().celsius())
+          .thenComparing(Comparator.comparingDouble(Route::pull).reversed());
+
   private static final double LATE_SHARE = 0.6;
   private static final int LATE_DAYS = 10;
 
@@ -136,11 +142,7 @@ record OutlookView(
           outlook.routes().stream()
               .filter(r -> id(r).equals(way))
               .findFirst()
-              .or(
-                  () ->
-                      outlook.routes().stream()
-                          .filter(Route::fits)
-                          .max(Comparator.comparingDouble(Route::pull)))
+              .or(() -> outlook.routes().stream().filter(Route::fits).min(COOLEST_FIRST))
               .orElse(null);
     }
 

@@ -242,7 +242,7 @@ record RoundView(
       }
     }
     if (!late.isEmpty()) {
-      stops.add(0, new Stop("First, what cannot wait", late));
+      stops.add(0, new Stop("Before all else", late));
     }
     return stops;
   }
