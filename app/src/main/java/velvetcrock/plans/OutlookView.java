@@ -180,7 +180,10 @@ record OutlookView(
               : fit.size() == 1 ? "One way gets there" : fit.size() + " ways get there",
           fit.isEmpty()
               ? why(wanted)
-              : wanted + ": " + need + ", with what wax, pan and cloth keep.",
+              : wanted
+                  + ": "
+                  + need
+                  + ", with what wax, pan and cloth keep. We lean to the coolest in time.",
           axis.ticks(fmt, deadline()),
           axis.percent(deadline()),
           fmt.shortDate(asked.by()),

@@ -20,6 +20,9 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
   private static final float DAYS_PER_MONTH = 30.44f;
   private static final DateTimeFormatter MONTH =
       DateTimeFormatter.ofPattern("LLLL", Locale.ENGLISH);
+  private static final DateTimeFormatter MONTH_OF_YEAR =
+      DateTimeFormatter.ofPattern("LLL yyyy", Locale.ENGLISH);
+  private static final int A_YEAR = 366;
   private static final int MOST_TICKS = 7;
   private static final double WHOLE = 100;
   private static final double LEAST_WIDTH = 0.7;
@@ -77,7 +80,8 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
       double at = at(day.atStartOfDay());
       boolean free = Math.abs(at - at(taken)) > 2 * LABEL_ROOM;
       if (free && at > LABEL_ROOM && at < WHOLE - LABEL_ROOM) {
-        String words = months ? day.format(MONTH) : fmt.shortDate(day);
+        String words =
+            months ? day.format(days > A_YEAR ? MONTH_OF_YEAR : MONTH) : fmt.shortDate(day);
         ticks.add(new Tick(words, percent(at)));
       }
     }
