@@ -115,7 +115,7 @@ class DemoDrawer {
   }
 
   private void countJars() {
-    Map.of("jar-125", 4, "jar-250", 4, "jar-370", 4, "jar-500", 6, "jar-720", 3, "jar-1000", 3)
+    Map.of("jar-125", 6, "jar-250", 8, "jar-370", 8, "jar-500", 10, "jar-720", 6, "jar-1000", 6)
         .forEach((jar, count) -> households.countJar(jar, String.valueOf(count)));
   }
 

@@ -238,13 +238,7 @@ public sealed interface Want {
       problems.require(
           size > 0 && size <= largest && (size >= 1 || what.equals("pads")),
           field + ".ml",
-          "One of the "
-              + what
-              + " holds 1 to "
-              + plain(largest)
-              + "; "
-              + plain(size)
-              + " was read.");
+          "One of the " + what + " holds 1 to " + plain(largest) + "; " + size + " was read.");
       problems.require(
           count * size <= MOST_ML, field, "All " + what + " together hold at most 20 l.");
       problems.refuseIfAny();
