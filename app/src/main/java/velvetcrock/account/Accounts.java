@@ -21,6 +21,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.Secrets;
 
 /** Members, invitations and tokens. */
 @Service

@@ -1,34 +1,25 @@
 package velvetcrock.calendar;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.security.crypto.keygen.BytesKeyGenerator;
-import org.springframework.security.crypto.keygen.KeyGenerators;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
+import velvetcrock.web.Secrets;
 
 /**
  * The household's one calendar address. Whoever has it reads the calendar without signing in, so it
- * is of 192 random bits, kept only as a hash, shown once, and made void by making another.
+ * is of 256 random bits, kept only as a hash, shown once, and made void by making another.
  */
 @Service
 class Feeds {
-  private static final int BYTES = 24;
-  private static final BytesKeyGenerator RANDOM = KeyGenerators.secureRandom(BYTES);
-
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
   private final Clock clock;
@@ -72,13 +63,13 @@ class Feeds {
   @Transactional
   String make() {
     revoke();
-    String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(RANDOM.generateKey());
+    String secret = Secrets.fresh();
     jdbc.update(
         "insert into calendar_feed (id, household_id, secret_hash, made_at, made_by)"
             + " values (?, ?, ?, ?, ?)",
         UUID.randomUUID(),
         current.id(),
-        hash(secret),
+        Secrets.hash(secret),
         Timestamp.from(clock.instant()),
         current.name());
     return secret;
@@ -99,7 +90,7 @@ class Feeds {
    * @return empty where the secret opens nothing
    */
   <T> Optional<T> opened(String secret, Supplier<T> work) {
-    String hash = hash(secret);
+    String hash = Secrets.hash(secret);
     Optional<UUID> household =
         jdbc
             .query(
@@ -111,15 +102,5 @@ class Feeds {
             .stream()
             .findFirst();
     return household.map(id -> current.actingAs(new Subscriber(id, ""), work));
-  }
-
-  private static String hash(String secret) {
-    try {
-      byte[] digest =
-          MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(digest);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

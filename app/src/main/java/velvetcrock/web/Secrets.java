@@ -1,4 +1,4 @@
-package velvetcrock.account;
+package velvetcrock.web;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -8,21 +8,21 @@ import java.util.Base64;
 import java.util.HexFormat;
 
 /** Unguessable texts and the hashes under which they are kept. */
-final class Secrets {
+public final class Secrets {
   private static final int BYTES = 32;
   private static final SecureRandom RANDOM = new SecureRandom();
 
   private Secrets() {}
 
   /** A new secret of 256 random bits, safe in an address. */
-  static String fresh() {
+  public static String fresh() {
     byte[] bytes = new byte[BYTES];
     RANDOM.nextBytes(bytes);
     return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
   }
 
   /** SHA-256 of a secret; enough for one that cannot be guessed, unlike a password. */
-  static String hash(String secret) {
+  public static String hash(String secret) {
     try {
       byte[] digest =
           MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
