@@ -8,13 +8,14 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.drawer.Drawer;
 
 /** The drawer a year ahead. */
-class StockAheadPageTest extends AppTest {
+class StockAheadPageTest extends BottleHouse {
   @Autowired Drawer drawer;
 
   private UUID herb(String key, double grams, int monthsOld) {
@@ -62,13 +63,28 @@ class StockAheadPageTest extends AppTest {
             drawer.append(
                 yarrow, new LotEvent.Taken(100, "K7M"), null, null, UUID.randomUUID().toString()));
     herb("heather", 200, 9);
+    herb("violet-leaf", 85, 15);
 
     assertThat(page())
         .contains("Buy")
         .contains("of yarrow")
         .contains("of fresh yarrow")
         .contains("Use or give away 200 g of heather tips before it spoils")
+        .contains("Look at and smell 85 g of violet leaf: past its date")
         .contains("runs out")
         .contains("not used in the past year");
+  }
+
+  @Test
+  void oilInBottlesRunsOutOrGoesOverToo() throws Exception {
+    String drawn = bottled(40);
+    log(drawn, new Event.Drawn("A", 100, "100 ml", "salve"));
+    log(drawn, new Event.BottleGone("B", Event.Reason.OTHER));
+
+    assertThat(page())
+        .contains("Yarrow in cold-pressed rapeseed")
+        .contains("about 35 ml a month")
+        .contains("Charge a jar for")
+        .contains("a cold one is ready as the last is used");
   }
 }

@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -54,4 +55,33 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
       "select new velvetcrock.batch.BottleRepository$Ended(b.carrierKey, b.place, b.goneBecause, b.strainedOn, b.goneOn)"
           + " from Bottle b where b.goneBecause in ('USED_UP', 'RANCID', 'MUSTY', 'CLOUDY', 'FIZZ')")
   List<Ended> ended();
+
+  /** A first herb in a first carrier, and since when there has been any in bottles. */
+  record Sort(String herbKey, String carrierKey, LocalDate since) {}
+
+  @Query(
+      "select new velvetcrock.batch.BottleRepository$Sort(b.herbKey, b.carrierKey, min(b.filledOn))"
+          + " from Bottle b where not b.gone or b.goneOn >= :from"
+          + " group by b.herbKey, b.carrierKey order by b.herbKey, b.carrierKey")
+  List<Sort> sorts(LocalDate from);
+
+  /** What of a first herb in a first carrier is good until one day. */
+  record Dated(String herbKey, String carrierKey, LocalDate bestBefore, double ml) {}
+
+  @Query(
+      "select new velvetcrock.batch.BottleRepository$Dated(b.herbKey, b.carrierKey, b.bestBefore, sum(b.leftMl))"
+          + " from Bottle b where not b.gone group by b.herbKey, b.carrierKey, b.bestBefore"
+          + " order by b.bestBefore")
+  List<Dated> datedBySort();
+
+  /** Something drawn from a bottle, as its entry says. */
+  record Draw(String herbKey, String carrierKey, Instant at, String kind, String data) {}
+
+  @Query(
+      "select new velvetcrock.batch.BottleRepository$Draw(b.herbKey, b.carrierKey, e.happenedAt, e.kind, e.data)"
+          + " from LogEntry e join Bottle b on b.batchId = e.batchId"
+          + " and b.letter = cast(function('jsonb_extract_path_text', e.data, 'bottle') as string)"
+          + " where e.kind = 'drawn' and e.happenedAt >= :since"
+          + " and not exists (select r.id from LogEntry r where r.replaces = e.id)")
+  List<Draw> draws(Instant since);
 }

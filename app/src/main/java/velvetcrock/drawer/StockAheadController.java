@@ -2,9 +2,9 @@ package velvetcrock.drawer;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -26,13 +26,19 @@ class StockAheadController {
 
   private final Drawer drawer;
   private final Promises promises;
+  private final BottledOil bottled;
   private final Households households;
   private final Catalogues catalogues;
 
   StockAheadController(
-      Drawer drawer, Promises promises, Households households, Catalogues catalogues) {
+      Drawer drawer,
+      Promises promises,
+      BottledOil bottled,
+      Households households,
+      Catalogues catalogues) {
     this.drawer = drawer;
     this.promises = promises;
+    this.bottled = bottled;
     this.households = households;
     this.catalogues = catalogues;
   }
@@ -53,29 +59,41 @@ class StockAheadController {
           .computeIfAbsent(new Shelf(details.kind(), details.thing()), s -> new ArrayList<>())
           .add(lot);
     }
-    Map<Shelf, StockAhead> looked = new HashMap<>();
-    shelves.forEach(
-        (shelf, lots) ->
-            looked.put(
-                shelf,
-                StockAhead.of(
-                    new StockAhead.Thing(
-                        shelf.kind(),
-                        shelf.thing(),
-                        lots.stream().map(LotRecord::lot).toList(),
-                        lots.stream().mapToDouble(l -> promised.getOrDefault(l.id(), 0.0)).sum(),
-                        shelf.kind() == LotDetails.Kind.HERB ? SEASONS.get(shelf.thing()) : null),
-                    catalogue,
-                    fmt.today(),
-                    house.zone())));
     LotWords words = new LotWords(catalogue, fmt);
-    List<StockAhead> sorted =
-        looked.values().stream()
-            .sorted(
-                Comparator.comparing(StockAhead::kind)
-                    .thenComparing(a -> words.thing(a.kind(), a.thing())))
-            .toList();
-    model.addAttribute("view", StockAheadView.of(sorted, catalogue, fmt));
+    List<StockAheadView.Named> looked = new ArrayList<>();
+    shelves.forEach(
+        (shelf, lots) -> {
+          StockAhead.Thing thing =
+              StockAhead.Thing.of(
+                  lots.stream().map(LotRecord::lot).toList(),
+                  lots.stream().mapToDouble(l -> promised.getOrDefault(l.id(), 0.0)).sum(),
+                  shelf.kind() == LotDetails.Kind.HERB ? SEASONS.get(shelf.thing()) : null,
+                  catalogue,
+                  fmt.today(),
+                  house.zone());
+          looked.add(
+              new StockAheadView.Named(
+                  words.thing(shelf.kind(), shelf.thing()),
+                  shelf.kind(),
+                  "/drawer/of/"
+                      + shelf.kind()
+                      + "/"
+                      + (shelf.thing().isEmpty() ? "any" : shelf.thing()),
+                  StockAhead.of(thing, fmt.today())));
+        });
+    looked.sort(
+        Comparator.comparing(StockAheadView.Named::kind).thenComparing(StockAheadView.Named::name));
+    for (BottledOil.Oil oil : bottled.oils()) {
+      looked.add(
+          new StockAheadView.Named(
+              catalogue.herb(oil.herb()).name()
+                  + " in "
+                  + catalogue.carrier(oil.carrier()).name().toLowerCase(Locale.ROOT),
+              LotDetails.Kind.CARRIER,
+              "/cellar?herb=" + oil.herb(),
+              StockAhead.of(oil.thing(), fmt.today())));
+    }
+    model.addAttribute("view", StockAheadView.of(looked, words, fmt));
     return "drawer/ahead";
   }
 }

@@ -8,21 +8,28 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.LotDetails.Kind;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.plan.Span;
 import velvetcrock.core.plan.StockAhead;
 import velvetcrock.web.Formats;
 import velvetcrock.web.TimeAxis;
 
 /**
- * The drawer a year ahead: until when each thing lasts, what goes over, and what is to be done by
- * when.
+ * The drawer and the bottles a year ahead: until when each thing lasts, what goes over, and what is
+ * to be done by when.
  *
  * @param quiet how many things last the year and spoil nothing
  */
 record StockAheadView(
     List<TimeAxis.Tick> ticks, List<Lane> lanes, List<Errand> errands, int quiet) {
   private static final int MONTHS_AHEAD = 12;
+
+  /**
+   * A thing with its name.
+   *
+   * @param kind says what it is counted in
+   * @param link where it is shown
+   */
+  record Named(String name, Kind kind, String link, StockAhead ahead) {}
 
   /**
    * A thing along the year.
@@ -45,33 +52,33 @@ record StockAheadView(
   /** Something to do, with its days. */
   record Errand(String when, String what, boolean soon, LocalDate by) {}
 
-  static StockAheadView of(List<StockAhead> all, Catalogue catalogue, Formats fmt) {
-    LotWords words = new LotWords(catalogue, fmt);
+  static StockAheadView of(List<Named> all, LotWords words, Formats fmt) {
     LocalDateTime from = fmt.today().atStartOfDay();
     TimeAxis axis = new TimeAxis(from, from.plusMonths(MONTHS_AHEAD));
     List<Lane> lanes = new ArrayList<>();
     List<Errand> errands = new ArrayList<>();
-    for (StockAhead ahead : all) {
-      if (!ahead.quiet()) {
-        lanes.add(lane(ahead, axis, words, fmt));
-        ahead.todo().forEach(todo -> errands.add(errand(ahead, todo, words, fmt)));
+    for (Named named : all) {
+      if (!named.ahead().quiet()) {
+        lanes.add(lane(named, axis, words, fmt));
+        named.ahead().todo().forEach(todo -> errands.add(errand(named, todo, words, fmt)));
       }
     }
     errands.sort(Comparator.comparing(Errand::by));
     return new StockAheadView(axis.ticks(fmt, from), lanes, errands, all.size() - lanes.size());
   }
 
-  private static Lane lane(StockAhead ahead, TimeAxis axis, LotWords words, Formats fmt) {
-    Kind kind = ahead.kind();
+  private static Lane lane(Named named, TimeAxis axis, LotWords words, Formats fmt) {
+    StockAhead ahead = named.ahead();
+    Kind kind = named.kind();
     LocalDate out = ahead.runsOut();
     LocalDateTime until = out == null ? axis.until() : out.atStartOfDay();
     List<String> facts = new ArrayList<>();
     facts.add(
         ahead.perMonth() < 0.5
             ? "not used in the past year"
-            : "about " + about(ahead, ahead.perMonth(), words) + " a month");
+            : "about " + about(kind, ahead.perMonth(), words) + " a month");
     if (ahead.promised() > 0) {
-      facts.add(about(ahead, ahead.promised(), words) + " put by for plans");
+      facts.add(about(kind, ahead.promised(), words) + " put by for plans");
     }
     LocalDate spoils = ahead.goesOverOn();
     if (out != null && !out.equals(spoils)) {
@@ -79,16 +86,13 @@ record StockAheadView(
     }
     if (spoils != null) {
       facts.add(
-          about(ahead, ahead.goesOver(), words)
-              + (spoils.isBefore(fmt.today())
-                  ? " is past its date"
-                  : " goes over " + fmt.date(spoils)));
+          about(kind, ahead.goesOver(), words)
+              + (pastDate(ahead, fmt) ? " is past its date" : " goes over " + fmt.date(spoils)));
     }
-    String name = words.thing(kind, ahead.thing());
     return new Lane(
-        name,
+        named.name(),
         words.amount(kind, ahead.amount()),
-        "/drawer/of/" + kind.name() + "/" + (ahead.thing().isEmpty() ? "any" : ahead.thing()),
+        named.link(),
         axis.piece(new Span(axis.from(), until.isBefore(axis.from()) ? axis.from() : until)),
         spoils == null ? null : axis.percent(spoils.atStartOfDay()),
         ahead.todo().stream()
@@ -101,26 +105,42 @@ record StockAheadView(
             .orElse(null),
         facts,
         out != null,
-        name + ": " + String.join(", ", facts));
+        named.name() + ": " + String.join(", ", facts));
+  }
+
+  private static boolean pastDate(StockAhead ahead, Formats fmt) {
+    return ahead.goesOverOn() != null && ahead.goesOverOn().isBefore(fmt.today());
   }
 
   /** An amount without more digits than an outlook on a year is worth. */
-  private static String about(StockAhead ahead, double amount, LotWords words) {
+  private static String about(Kind kind, double amount, LotWords words) {
     double to = amount >= 100 ? 10 : amount >= 20 ? 5 : 1;
-    return words.amount(ahead.kind(), Math.max(1, Math.round(amount / to) * to));
+    return words.amount(kind, Math.max(1, Math.round(amount / to) * to));
   }
 
-  private static Errand errand(
-      StockAhead ahead, StockAhead.Todo todo, LotWords words, Formats fmt) {
-    String name = words.thing(ahead.kind(), ahead.thing()).toLowerCase(Locale.ROOT);
-    String amount = about(ahead, todo.amount(), words);
+  private static Errand errand(Named named, StockAhead.Todo todo, LotWords words, Formats fmt) {
+    String name = named.name().toLowerCase(Locale.ROOT);
+    String amount = about(named.kind(), todo.amount(), words);
     String what =
         switch (todo.doing()) {
           case SOW -> "Sow " + name;
           case GATHER -> "Gather " + amount + " of fresh " + name;
           case DRY -> "Have " + amount + " of " + name + " dry and put away";
           case BUY -> "Buy " + amount + " of " + name;
-          case USE -> "Use or give away " + amount + " of " + name + " before it spoils";
+          case CHARGE ->
+              "Charge a jar for "
+                  + amount
+                  + " of "
+                  + name
+                  + ": a cold one is ready as the last is used";
+          case USE ->
+              pastDate(named.ahead(), fmt)
+                  ? "Look at and smell "
+                      + amount
+                      + " of "
+                      + name
+                      + ": past its date; throw out what has turned"
+                  : "Use or give away " + amount + " of " + name + " before it spoils";
         };
     boolean begun = !todo.from().isAfter(fmt.today());
     String when =

@@ -6,19 +6,19 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Season;
 
 /**
- * One thing of the drawer looked at a year ahead: what plans have promised to themselves is taken
- * from it first, then it is used as fast as in the past year, the lots that spoil first in front;
- * what is not used by its date goes over (an estimate: habits change).
+ * One thing looked at a year ahead: what plans have promised to themselves is taken from it first,
+ * then it is used as fast as in the past year, what spoils first in front; what is not used by its
+ * date goes over (an estimate: habits change).
  *
  * @param amount what there is, g or ml
  * @param promised what plans have put by, g or ml
@@ -30,8 +30,6 @@ import velvetcrock.core.materia.Season;
  * @param todo what to do about it, in the order of the days
  */
 public record StockAhead(
-    LotDetails.Kind kind,
-    String thing,
     double amount,
     double promised,
     double perMonth,
@@ -60,6 +58,8 @@ public record StockAhead(
     DRY,
     /** Buy it. */
     BUY,
+    /** Charge a jar for it; by the last day on which a cold one is ready in time. */
+    CHARGE,
     /** Use it, or give it away, before it spoils. */
     USE
   }
@@ -74,37 +74,116 @@ public record StockAhead(
   public record Todo(Doing doing, double amount, LocalDate from, LocalDate by) {}
 
   /**
-   * A thing with its lots.
+   * Some of it that spoils on one day.
    *
-   * @param lots all of it, those that are used up among them, for the habit
+   * @param amount how much, g or ml
+   * @param goodUntil null where it keeps
+   */
+  public record Held(double amount, @Nullable LocalDate goodUntil) {}
+
+  /**
+   * Some of it that was used.
+   *
+   * @param amount how much, g or ml; below nothing where it was given back
+   */
+  public record Used(LocalDate on, double amount) {}
+
+  /** How there comes to be more of it. */
+  public sealed interface Refill permits Bought, Gathered, Infused {}
+
+  /**
+   * It is bought.
+   *
+   * @param opensForMonths no more at once than is used in so many months; null where it keeps
+   */
+  public record Bought(@Nullable Integer opensForMonths) implements Refill {}
+
+  /**
+   * It is gathered in its season.
+   *
+   * @param freshPerDried g of fresh herb for a g of dried
+   */
+  public record Gathered(Season season, double freshPerDried) implements Refill {}
+
+  /** It is made, by infusing. */
+  public record Infused() implements Refill {}
+
+  /**
+   * A thing.
+   *
+   * @param held what there is, in the order in which it is used
+   * @param used what was used of it in the past year at least
+   * @param since since when there has been any
    * @param promised what plans have put by of it, in its unit
-   * @param season when it is gathered; null for what is bought
    */
   public record Thing(
-      LotDetails.Kind kind, String key, List<Lot> lots, double promised, @Nullable Season season) {}
+      List<Held> held, List<Used> used, LocalDate since, double promised, Refill refill) {
+
+    /**
+     * A thing of the drawer with its lots.
+     *
+     * @param lots all of one thing, at least one; those that are used up among them, for the habit
+     * @param season when it is gathered; null for what is bought
+     */
+    public static Thing of(
+        List<Lot> lots,
+        double promised,
+        @Nullable Season season,
+        Catalogue catalogue,
+        LocalDate today,
+        ZoneId zone) {
+      List<Held> held =
+          lots.stream()
+              .filter(Lot::standing)
+              .sorted((a, b) -> Lot.oldestFirst(a, b, catalogue))
+              .map(lot -> new Held(lot.amount(), lot.goodUntil(catalogue).orElse(null)))
+              .toList();
+      List<Used> used =
+          lots.stream()
+              .flatMap(lot -> lot.takings().stream())
+              .map(t -> new Used(t.at().atZone(zone).toLocalDate(), t.amount()))
+              .toList();
+      LocalDate since =
+          lots.stream()
+              .map(lot -> lot.since().orElse(today.minusMonths(MONTHS_AHEAD)))
+              .min(Comparator.naturalOrder())
+              .orElse(today);
+      return new Thing(held, used, since, promised, refill(lots.get(0), season, catalogue));
+    }
+
+    private static Refill refill(Lot lot, @Nullable Season season, Catalogue catalogue) {
+      LotDetails details = lot.details();
+      if (season != null) {
+        Herb herb = catalogue.herb(details.thing());
+        return new Gathered(
+            season,
+            (1 - herb.waterFraction(HerbState.DRIED)) / (1 - herb.waterFraction(HerbState.FRESH)));
+      }
+      return new Bought(
+          details.kind() == LotDetails.Kind.CARRIER
+              ? Integer.valueOf(catalogue.carrier(details.thing()).opensForMonths())
+              : null);
+    }
+  }
 
   /** Looks a year ahead. */
-  public static StockAhead of(Thing thing, Catalogue catalogue, LocalDate today, ZoneId zone) {
-    return new Looking(thing, catalogue, today, zone).look();
+  public static StockAhead of(Thing thing, LocalDate today) {
+    return new Looking(thing, today).look();
   }
 
   private static final class Looking {
     private final Thing thing;
-    private final Catalogue catalogue;
     private final LocalDate today;
-    private final ZoneId zone;
     private double goesOver;
     private @Nullable LocalDate goesOverOn;
 
-    Looking(Thing thing, Catalogue catalogue, LocalDate today, ZoneId zone) {
+    Looking(Thing thing, LocalDate today) {
       this.thing = thing;
-      this.catalogue = catalogue;
       this.today = today;
-      this.zone = zone;
     }
 
     StockAhead look() {
-      double amount = thing.lots().stream().filter(Lot::standing).mapToDouble(Lot::amount).sum();
+      double amount = thing.held().stream().mapToDouble(Held::amount).sum();
       double perMonth = perMonth();
       LocalDate end = today.plusMonths(MONTHS_AHEAD);
       LocalDate out = usedUp(perMonth, end);
@@ -112,8 +191,6 @@ public record StockAhead(
       double good = amount - goesOver;
       double lacking = Math.max(0, thing.promised() + perMonth * MONTHS_AHEAD - good);
       return new StockAhead(
-          thing.kind(),
-          thing.key(),
           amount,
           thing.promised(),
           perMonth,
@@ -127,18 +204,12 @@ public record StockAhead(
     /** What was taken in the past year, by the months that it has been there, at least three. */
     private double perMonth() {
       LocalDate since = today.minusMonths(MONTHS_AHEAD);
-      double taken = 0;
-      LocalDate first = today;
-      for (Lot lot : thing.lots()) {
-        LocalDate there = lot.since().orElse(since);
-        first = there.isBefore(first) ? there : first;
-        for (Lot.Taking taking : lot.takings()) {
-          LocalDate on = taking.at().atZone(zone).toLocalDate();
-          if (!on.isBefore(since)) {
-            taken += taking.amount();
-          }
-        }
-      }
+      double taken =
+          thing.used().stream()
+              .filter(used -> !used.on().isBefore(since))
+              .mapToDouble(Used::amount)
+              .sum();
+      LocalDate first = thing.since();
       long days = ChronoUnit.DAYS.between(first.isBefore(since) ? since : first, today);
       double months = Math.max(3, days / DAYS_PER_MONTH);
       return Math.max(0, taken) / months;
@@ -149,14 +220,12 @@ public record StockAhead(
       double promised = thing.promised();
       double perDay = perMonth / DAYS_PER_MONTH;
       LocalDate at = today;
-      List<Lot> order = new ArrayList<>(thing.lots().stream().filter(Lot::standing).toList());
-      order.sort((a, b) -> Lot.oldestFirst(a, b, catalogue));
-      for (Lot lot : order) {
-        double left = lot.amount();
+      for (Held held : thing.held()) {
+        double left = held.amount();
         double put = Math.min(left, promised);
         left -= put;
         promised -= put;
-        LocalDate until = lot.goodUntil(catalogue).orElse(LocalDate.MAX);
+        LocalDate until = held.goodUntil() == null ? LocalDate.MAX : held.goodUntil();
         double lasts = perDay <= 0 ? Double.POSITIVE_INFINITY : left / perDay;
         long usable =
             until.isAfter(end)
@@ -186,11 +255,12 @@ public record StockAhead(
         todo.add(new Todo(Doing.USE, goesOver, today, by));
       }
       if (lacking > LEAST && runsOut != null) {
-        Season season = thing.season();
-        if (season == null) {
-          todo.add(buy(lacking, runsOut));
+        if (thing.refill() instanceof Gathered gathered) {
+          gather(gathered, runsOut, perMonth, lacking, todo);
+        } else if (thing.refill() instanceof Bought bought) {
+          todo.add(buy(bought, lacking, runsOut, perMonth));
         } else {
-          gather(season, runsOut, perMonth, lacking, todo);
+          todo.add(charge(lacking, runsOut));
         }
       }
       todo.sort(Comparator.comparing(Todo::by));
@@ -198,22 +268,28 @@ public record StockAhead(
     }
 
     /** No more at once than is used within what it keeps once opened. */
-    private Todo buy(double lacking, LocalDate runsOut) {
-      double most = lacking;
-      if (thing.kind() == LotDetails.Kind.CARRIER && perMonthKeeps() > 0) {
-        most = Math.min(lacking, perMonthKeeps());
-      }
-      LocalDate by = runsOut.minusDays(BUY_AHEAD_DAYS);
-      return new Todo(Doing.BUY, most, today, by.isBefore(today) ? today : by);
+    private Todo buy(Bought bought, double lacking, LocalDate runsOut, double perMonth) {
+      Integer months = bought.opensForMonths();
+      double most =
+          months == null || perMonth <= 0 ? lacking : Math.min(lacking, perMonth * months);
+      return before(Doing.BUY, most, runsOut, BUY_AHEAD_DAYS);
     }
 
-    private double perMonthKeeps() {
-      return perMonth() * catalogue.carrier(thing.key()).opensForMonths();
+    /** A cold jar takes its usual weeks; it is charged so early. */
+    private Todo charge(double lacking, LocalDate runsOut) {
+      long days = Math.round(Method.COLD.usualHours() / 24);
+      return before(Doing.CHARGE, lacking, runsOut, days);
+    }
+
+    private Todo before(Doing doing, double amount, LocalDate runsOut, long days) {
+      LocalDate by = runsOut.minusDays(days);
+      return new Todo(doing, amount, today, by.isBefore(today) ? today : by);
     }
 
     /** What is gathered in its season, and bought to bridge the time until then. */
     private void gather(
-        Season season, LocalDate runsOut, double perMonth, double lacking, List<Todo> todo) {
+        Gathered gathered, LocalDate runsOut, double perMonth, double lacking, List<Todo> todo) {
+      Season season = gathered.season();
       Season.Window window = season.gather().next(today);
       LocalDate dry = window.last().plusDays(DRIES_DAYS);
       LocalDate first = window.first().isBefore(today) ? today : window.first();
@@ -224,7 +300,7 @@ public record StockAhead(
                   * perMonth
                   / DAYS_PER_MONTH);
       if (bridge > LEAST) {
-        todo.add(buy(bridge, runsOut));
+        todo.add(before(Doing.BUY, bridge, runsOut, BUY_AHEAD_DAYS));
       }
       double dried = Math.max(0, lacking - bridge);
       if (dried > LEAST) {
@@ -236,27 +312,14 @@ public record StockAhead(
             todo.add(new Todo(Doing.SOW, 0, from, sowing.last()));
           }
         }
-        todo.add(new Todo(Doing.GATHER, fresh(dried), first, window.last()));
+        todo.add(new Todo(Doing.GATHER, dried * gathered.freshPerDried(), first, window.last()));
         todo.add(new Todo(Doing.DRY, dried, first, dry));
       }
-    }
-
-    /** What an amount of dried herb weighs fresh: its dry matter is the same. */
-    private double fresh(double driedG) {
-      Herb herb = catalogue.herb(thing.key());
-      return driedG
-          * (1 - herb.waterFraction(HerbState.DRIED))
-          / (1 - herb.waterFraction(HerbState.FRESH));
     }
   }
 
   /** Whether there is anything to say of it. */
   public boolean quiet() {
     return todo.isEmpty() && runsOut == null && goesOverOn == null;
-  }
-
-  /** When it runs out, if it does within the year. */
-  public Optional<LocalDate> runningOut() {
-    return Optional.ofNullable(runsOut);
   }
 }

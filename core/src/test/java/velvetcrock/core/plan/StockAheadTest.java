@@ -66,19 +66,18 @@ class StockAheadTest {
 
   private static StockAhead yarrow(int monthsOld, double amount, double monthly, double promised) {
     return herb(
-        "yarrow",
         Season.shipped().get("yarrow"),
         promised,
         lot(details(LotDetails.Kind.HERB, "yarrow", monthsOld), monthsOld, amount, monthly));
   }
 
-  private static StockAhead herb(
-      String key, @Nullable Season season, double promised, Lot... lots) {
+  private static StockAhead herb(@Nullable Season season, double promised, Lot... lots) {
+    return ahead(List.of(lots), promised, season);
+  }
+
+  private static StockAhead ahead(List<Lot> lots, double promised, @Nullable Season season) {
     return StockAhead.of(
-        new StockAhead.Thing(LotDetails.Kind.HERB, key, List.of(lots), promised, season),
-        CATALOGUE,
-        TODAY,
-        ZoneOffset.UTC);
+        StockAhead.Thing.of(lots, promised, season, CATALOGUE, TODAY, ZoneOffset.UTC), TODAY);
   }
 
   private static StockAhead.Todo todo(StockAhead ahead, Doing doing) {
@@ -116,7 +115,7 @@ class StockAheadTest {
   void ofTwoLotsTheOneThatSpoilsFirstIsUsedFirst() {
     Lot old = lot(details(LotDetails.Kind.HERB, "yarrow", 10), 10, 300, 20);
     Lot young = lot(details(LotDetails.Kind.HERB, "yarrow", 2), 2, 100, 0);
-    StockAhead ahead = herb("yarrow", null, 0, young, old);
+    StockAhead ahead = herb(null, 0, young, old);
 
     assertThat(ahead.goesOverOn()).isEqualTo(TODAY.plusMonths(2));
     assertThat(ahead.goesOver()).isCloseTo(100 - 40, within(3.0));
@@ -141,17 +140,38 @@ class StockAheadTest {
   @Test
   void oilIsBoughtBeforeItRunsOutAndNoMoreThanIsUsedWhileItIsGood() {
     LotDetails oil = details(LotDetails.Kind.CARRIER, "grapeseed", 4);
-    StockAhead ahead =
-        StockAhead.of(
-            new StockAhead.Thing(
-                LotDetails.Kind.CARRIER, "grapeseed", List.of(lot(oil, 4, 500, 100)), 0, null),
-            CATALOGUE,
-            TODAY,
-            ZoneOffset.UTC);
+    StockAhead ahead = ahead(List.of(lot(oil, 4, 500, 100)), 0, null);
 
     StockAhead.Todo buy = todo(ahead, Doing.BUY);
     assertThat(buy.amount()).isCloseTo(ahead.perMonth() * 6, within(1e-6));
     assertThat(buy.amount()).isLessThan(ahead.lacking());
+  }
+
+  @Test
+  void anInfusedOilIsChargedSoEarlyThatAColdJarIsReadyWhenTheLastIsUsed() {
+    List<StockAhead.Used> used =
+        List.of(
+            new StockAhead.Used(TODAY.minusMonths(1), 50),
+            new StockAhead.Used(TODAY.minusMonths(5), 70),
+            new StockAhead.Used(TODAY.minusMonths(14), 999));
+    StockAhead ahead =
+        StockAhead.of(
+            new StockAhead.Thing(
+                List.of(
+                    new StockAhead.Held(30, TODAY.plusMonths(1)),
+                    new StockAhead.Held(40, TODAY.plusMonths(8))),
+                used,
+                TODAY.minusMonths(24),
+                0,
+                new StockAhead.Infused()),
+            TODAY);
+
+    assertThat(ahead.perMonth()).isCloseTo(10, within(0.1));
+    assertThat(ahead.goesOver()).isCloseTo(20, within(0.5));
+    assertThat(ahead.goesOverOn()).isEqualTo(TODAY.plusMonths(1));
+    assertThat(ahead.runsOut()).isBetween(TODAY.plusMonths(4), TODAY.plusMonths(5).plusDays(5));
+    assertThat(todo(ahead, Doing.CHARGE).by()).isEqualTo(ahead.runsOut().minusDays(35));
+    assertThat(ahead.quiet()).isFalse();
   }
 
   @Test
