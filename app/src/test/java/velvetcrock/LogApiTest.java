@@ -64,6 +64,8 @@ class LogApiTest extends AppTest {
           Map.entry(
               "bottle-checked", "{'bottle':'A','off':'RANCID','cloudy':true,'fizzing':false}"),
           Map.entry("drawn", "{'bottle':'A','ml':20,'text':'20 ml','what':'a salve'}"),
+          Map.entry("drawn-unbottled", "{'ml':20,'text':'20 ml','what':'a salve'}"),
+          Map.entry("given-back", "{'bottle':'A','ml':20,'what':'a salve'}"),
           Map.entry("bottle-gone", "{'bottle':'A','reason':'RANCID'}"),
           Map.entry(
               "strained",
@@ -71,7 +73,7 @@ class LogApiTest extends AppTest {
 
   /** Kinds that only a strained batch takes. */
   private static final Set<String> AFTER_STRAINING =
-      Set.of("marc-weighed", "decanted", "stood-clear", "looked-back");
+      Set.of("marc-weighed", "decanted", "stood-clear", "looked-back", "drawn-unbottled");
 
   private static final String BOTTLED =
       "{'bottles':[{'letter':'A','ml':200,'sizeMl':250,'place':'COOL','glass':'AMBER',"

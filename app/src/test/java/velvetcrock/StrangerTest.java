@@ -56,6 +56,7 @@ class StrangerTest extends AppTest {
                 .replace("{code}", code)
                 .replace("{id}", entry.toString())
                 .replace("{letter}", "A")
+                .replace("{number}", "1")
                 .replace("{kind}", "HERB")
                 .replace("{thing}", "yarrow")
                 .replace("{entry}", entry.toString())

@@ -120,6 +120,10 @@ class ReckonPotController {
         var powder = reader.problems().attempt(at + ".key", () -> catalogues.current().powder(key));
         yield powder == null ? null : reader.under(at, () -> Ingredient.of(powder, mass));
       }
+      case EXTRA -> {
+        reader.problems().add(at + ".kind", "What is stirred in last counts for no hardness.");
+        yield null;
+      }
     };
   }
 
@@ -149,12 +153,7 @@ class ReckonPotController {
         Drops.of(counts, Objects.requireNonNull(volume), dropMl, Objects.requireNonNull(where));
     List<String> codes = new ArrayList<>(List.of("essential-dilute", "patch-test"));
     counts.forEach(c -> codes.addAll(c.oil().cautions()));
-    switch (where) {
-      case UNDER_2 -> codes.add("essential-under-two");
-      case CHILD_2_6, CHILD_6_12 -> codes.add("essential-child");
-      case PREGNANCY -> codes.add("essential-pregnancy");
-      case FACE, BODY, SMALL_AREA -> {}
-    }
+    codes.addAll(where.cautions());
     return new Answers.Drops(
         drops.percent(),
         drops.ceilingPercent(),

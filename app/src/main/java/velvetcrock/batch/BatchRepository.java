@@ -25,6 +25,11 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
   List<Batch> newest(Limit limit);
 
   @Query(
+      "select b from Batch b where b.status in ('STRAINED', 'BOTTLED')"
+          + " order by b.chargedOn desc, b.code")
+  List<Batch> strained(Limit most);
+
+  @Query(
       "select x from Batch x where exists"
           + " (select b.id from Bottle b where b.batchId = x.id and not b.gone)")
   List<Batch> withStandingBottles();

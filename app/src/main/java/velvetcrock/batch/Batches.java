@@ -134,6 +134,7 @@ public class Batches {
             kinds.write(state),
             clock.instant());
     entities.persist(batch);
+    lots.keep(batch.id(), state);
     Written written = write(batch, state, entry, key);
     return written.with(lots.take(batch.code(), entry.id(), known, state));
   }
@@ -219,6 +220,9 @@ public class Batches {
             known,
             replaces);
     check(entry, was, entries);
+    if (replaces != null && inAPot(replaces)) {
+      throw new Refused("replaces", "That went into a pot. Give it back there.");
+    }
     entries.add(entry);
     BatchState state = BatchLog.fold(entries);
     reckonable(state);
@@ -228,6 +232,7 @@ public class Batches {
       written = written.with(lots.take(batch.code(), entry.id(), known, state));
     } else {
       lots.giveBack(replaces, state);
+      lots.keep(batch.id(), state);
     }
     if (state.strained() != null) {
       book.keep(
@@ -282,6 +287,12 @@ public class Batches {
     return batches.standing().stream().map(this::record).toList();
   }
 
+  /** Strained batches of which oil may be in no bottle yet, or whose marc is still there. */
+  @Transactional(readOnly = true)
+  public List<BatchRecord> strained(int most) {
+    return batches.strained(Limit.of(most)).stream().map(this::record).toList();
+  }
+
   /** The newest batches, newest first. */
   @Transactional(readOnly = true)
   public List<BatchRecord> newest(int most) {
@@ -324,6 +335,15 @@ public class Batches {
         .keeping(bottle, zone, readings.series(batch.id()));
   }
 
+  /** Until when strained oil is good that is in no bottle yet. */
+  @Transactional(readOnly = true)
+  public LocalDate unbottledGoodUntil(BatchRecord batch) {
+    return new BatchReckoning(catalogues.current(), batch.state())
+        .keepingUnbottled(households.current().zone(), readings.series(batch.id()))
+        .early()
+        .bestBefore();
+  }
+
   /** Reckons a batch's bottles anew, after readings of its infusing came in. */
   void keepBottles(String code) {
     Batch row = batches.lock(code).orElseThrow();
@@ -346,6 +366,13 @@ public class Batches {
     } else if (entry.event() instanceof Event.Struck) {
       throw new Refused("replaces", "Name the entry to be taken back.");
     }
+  }
+
+  /** Keys of draws by a pot begin so; only the pot gives them back. */
+  public static final String POT_KEY = "pot:";
+
+  private boolean inAPot(UUID entry) {
+    return log.findById(entry).filter(row -> row.key().startsWith(POT_KEY)).isPresent();
   }
 
   private static void checkReplaces(UUID replaces, List<Entry> entries) {

@@ -89,6 +89,12 @@ final class EntryWords {
       return "Bottles capped when cold";
     } else if (event instanceof Event.Drawn e) {
       return "Drew " + fmt.ml(e.ml()) + " off bottle " + e.bottle();
+    } else if (event instanceof Event.DrawnUnbottled e) {
+      return "Used " + fmt.ml(e.ml()) + " straight from the cloth";
+    } else if (event instanceof Event.GivenBack e) {
+      return fmt.ml(e.ml())
+          + " came back"
+          + (e.bottle() == null ? "" : " into bottle " + e.bottle());
     } else if (event instanceof Event.BottleGone e) {
       return "Bottle " + e.bottle() + ": " + reason(e.reason());
     } else if (event instanceof Event.ThrownOut e) {
@@ -143,6 +149,10 @@ final class EntryWords {
           .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
           .collect(Collectors.joining(", "));
     } else if (event instanceof Event.Drawn e) {
+      return e.what();
+    } else if (event instanceof Event.DrawnUnbottled e) {
+      return e.what();
+    } else if (event instanceof Event.GivenBack e) {
       return e.what();
     } else if (event instanceof Event.Noted e) {
       return e.text();

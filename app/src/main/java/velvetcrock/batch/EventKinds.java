@@ -53,6 +53,8 @@ public class EventKinds {
     byName.put("bottled", Event.Bottled.class);
     byName.put("capped", Event.Capped.class);
     byName.put("drawn", Event.Drawn.class);
+    byName.put("drawn-unbottled", Event.DrawnUnbottled.class);
+    byName.put("given-back", Event.GivenBack.class);
     byName.put("bottle-stood", BottleEvent.Stood.class);
     byName.put("bottle-opened", BottleEvent.Opened.class);
     byName.put("bottle-checked", BottleEvent.Checked.class);

@@ -2,7 +2,10 @@ package velvetcrock.batch;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -22,9 +25,31 @@ import velvetcrock.drawer.Drawer;
 @Component
 class LotTaker {
   private final Drawer drawer;
+  private final BatchLotRepository batchLots;
 
-  LotTaker(Drawer drawer) {
+  LotTaker(Drawer drawer, BatchLotRepository batchLots) {
     this.drawer = drawer;
+    this.batchLots = batchLots;
+  }
+
+  /** Keeps beside a batch which lots went into it. */
+  void keep(UUID batchId, BatchState state) {
+    Set<UUID> now = lots(state.charge());
+    List<BatchLot> before = batchLots.findByBatchId(batchId);
+    before.stream().filter(row -> !now.remove(row.lotId())).forEach(batchLots::delete);
+    now.forEach(lot -> batchLots.save(new BatchLot(batchId, lot)));
+  }
+
+  /** Every lot of a charge. */
+  static Set<UUID> lots(Event.Charged charge) {
+    Set<UUID> lots = new LinkedHashSet<>();
+    charge.herbs().stream().map(Event.HerbIn::lot).filter(Objects::nonNull).forEach(lots::add);
+    charge.carriers().stream().map(Event.OilIn::lot).filter(Objects::nonNull).forEach(lots::add);
+    Event.SpiritIn spirit = charge.manner().spirit();
+    if (spirit != null && spirit.lot() != null) {
+      lots.add(spirit.lot());
+    }
+    return lots;
   }
 
   /** What an entry wants of a lot, in the unit of the lot. */
@@ -76,13 +101,7 @@ class LotTaker {
 
   /** Gives back what an entry took that is now taken back. */
   void giveBack(UUID entry, BatchState state) {
-    Stream.concat(
-            state.charge().carriers().stream().map(Event.OilIn::lot),
-            state.charge().herbs().stream().map(Event.HerbIn::lot))
-        .flatMap(Stream::ofNullable)
-        .distinct()
-        .sorted()
-        .forEach(lot -> drawer.giveBack(lot, key(entry, lot)));
+    lots(state.charge()).stream().sorted().forEach(lot -> drawer.giveBack(lot, key(entry, lot)));
   }
 
   private static Stream<Wanted> wanted(Event event, BatchState state) {

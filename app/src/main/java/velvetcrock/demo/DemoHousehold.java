@@ -62,6 +62,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final DemoStove stove;
   private final DemoTrial trial;
   private final DemoPlans plans;
+  private final DemoPots pots;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final StandIns standIns;
@@ -77,6 +78,7 @@ public class DemoHousehold implements ApplicationRunner {
       DemoStove stove,
       DemoTrial trial,
       DemoPlans plans,
+      DemoPots pots,
       CurrentHousehold current,
       TransactionTemplate transactions,
       StandIns standIns,
@@ -90,6 +92,7 @@ public class DemoHousehold implements ApplicationRunner {
     this.stove = stove;
     this.trial = trial;
     this.plans = plans;
+    this.pots = pots;
     this.current = current;
     this.transactions = transactions;
     this.standIns = standIns;
@@ -139,6 +142,7 @@ public class DemoHousehold implements ApplicationRunner {
       drawer.furnish(cottage);
       stove.furnish(cottage);
       plans.decide(cottage);
+      pots.fill(cottage);
     }
     return empty;
   }
@@ -258,12 +262,6 @@ public class DemoHousehold implements ApplicationRunner {
         new Event.LookedBack(
             "Clear, deep gold after six weeks; nothing settled.",
             "Cut it finer: the stalks stayed pale inside."));
-    say(cottage, yarrow, 60, new Event.Drawn("A", 90, "90 ml", "balm for the ferry crew"));
-    say(
-        cottage,
-        yarrow,
-        20,
-        new Event.Drawn("A", 60, "60 ml", "the weather station’s chapped hands"));
 
     String pine =
         jar(cottage, "scots-pine-bud", Cut.CUT, 60, "sunflower-high-oleic", "jar-370", DARK, 50);
@@ -278,7 +276,6 @@ public class DemoHousehold implements ApplicationRunner {
         275,
         230,
         List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
-    say(cottage, heather, 90, new Event.Drawn("A", 70, "70 ml", "bath oil"));
     say(cottage, heather, 89, new BottleEvent.Opened("A"));
     say(
         cottage,

@@ -22,6 +22,7 @@ import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotEvent;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
@@ -41,7 +42,7 @@ public class Drawer {
   private static final KindNames<LotEvent> NAMES = new KindNames<>(names());
 
   private final LotRepository lots;
-  private final DrawerLog log;
+  private final Ledger log;
   private final Catalogues catalogues;
   private final DrawerJournal journal;
   private final CatchUp catchUp;
@@ -49,7 +50,7 @@ public class Drawer {
 
   Drawer(
       LotRepository lots,
-      DrawerLog log,
+      Ledger log,
       Catalogues catalogues,
       DrawerJournal journal,
       CatchUp catchUp,
@@ -184,7 +185,7 @@ public class Drawer {
   }
 
   @Transactional(readOnly = true)
-  List<DrawerLog.Line<LotEvent>> log(UUID id) {
+  List<Ledger.Line<LotEvent>> log(UUID id) {
     return log.lines(id, NAMES);
   }
 

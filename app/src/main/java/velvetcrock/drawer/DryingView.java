@@ -12,6 +12,7 @@ import velvetcrock.core.drawer.DryingEvent;
 import velvetcrock.core.drawer.DryingEvent.Snap;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.moisture.DryingCurve;
+import velvetcrock.ledger.Ledger;
 import velvetcrock.web.Formats;
 
 /**
@@ -37,7 +38,7 @@ record DryingView(
 
   static DryingView of(
       LoadRecord record,
-      List<DrawerLog.Line<DryingEvent>> log,
+      List<Ledger.Line<DryingEvent>> log,
       Catalogue catalogue,
       Formats fmt,
       Instant now) {
@@ -114,11 +115,11 @@ record DryingView(
         : "";
   }
 
-  private static List<LotView.Line> lines(List<DrawerLog.Line<DryingEvent>> log, Formats fmt) {
+  private static List<LotView.Line> lines(List<Ledger.Line<DryingEvent>> log, Formats fmt) {
     return LotView.newestFirst(log).map(line -> line(line, fmt)).toList();
   }
 
-  private static LotView.Line line(DrawerLog.Line<DryingEvent> line, Formats fmt) {
+  private static LotView.Line line(Ledger.Line<DryingEvent> line, Formats fmt) {
     DryingEvent event = line.entry().event();
     boolean fixed =
         line.replaced()

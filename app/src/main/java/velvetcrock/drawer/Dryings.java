@@ -22,6 +22,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
@@ -33,7 +34,7 @@ public class Dryings {
 
   private final LoadRepository loads;
   private final Drawer drawer;
-  private final DrawerLog log;
+  private final Ledger log;
   private final Households households;
   private final Catalogues catalogues;
   private final DrawerJournal journal;
@@ -43,7 +44,7 @@ public class Dryings {
   Dryings(
       LoadRepository loads,
       Drawer drawer,
-      DrawerLog log,
+      Ledger log,
       Households households,
       Catalogues catalogues,
       DrawerJournal journal,
@@ -106,7 +107,7 @@ public class Dryings {
   }
 
   @Transactional(readOnly = true)
-  List<DrawerLog.Line<DryingEvent>> log(UUID id) {
+  List<Ledger.Line<DryingEvent>> log(UUID id) {
     return log.lines(id, NAMES);
   }
 

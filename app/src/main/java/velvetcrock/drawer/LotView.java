@@ -16,6 +16,7 @@ import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.drawer.LotEvent;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.ledger.Ledger;
 import velvetcrock.web.Formats;
 
 /**
@@ -59,7 +60,7 @@ record LotView(
 
   static LotView of(
       LotRecord record,
-      List<DrawerLog.Line<LotEvent>> log,
+      List<Ledger.Line<LotEvent>> log,
       Catalogue catalogue,
       Cautions cautions,
       Formats fmt) {
@@ -85,7 +86,7 @@ record LotView(
   }
 
   /** The newest line of a log in front, where the eye falls first. */
-  static <E> Stream<DrawerLog.Line<E>> newestFirst(List<DrawerLog.Line<E>> log) {
+  static <E> Stream<Ledger.Line<E>> newestFirst(List<Ledger.Line<E>> log) {
     return IntStream.range(0, log.size()).mapToObj(i -> log.get(log.size() - 1 - i));
   }
 
@@ -127,7 +128,7 @@ record LotView(
     return of > 0 ? paid + ", " + fmt.number(minor / of, 2) + " a hundred " + kind.unit() : paid;
   }
 
-  private static Line line(DrawerLog.Line<LotEvent> line, Kind kind, LotWords words, Formats fmt) {
+  private static Line line(Ledger.Line<LotEvent> line, Kind kind, LotWords words, Formats fmt) {
     LotEvent event = line.entry().event();
     String link =
         event instanceof LotEvent.Taken e

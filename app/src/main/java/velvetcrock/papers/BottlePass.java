@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
 class BottlePass {
   @Id private UUID id;
   @TenantId private UUID householdId;
-  private UUID batchId;
+  private @Nullable UUID batchId;
+  private @Nullable UUID potId;
   private String letter;
   private String token;
   private Instant madeAt;
@@ -21,7 +22,7 @@ class BottlePass {
   /** For Hibernate. */
   protected BottlePass() {}
 
-  BottlePass(UUID batchId, String letter, String token, Instant madeAt) {
+  BottlePass(@Nullable UUID batchId, String letter, String token, Instant madeAt) {
     this.id = UUID.randomUUID();
     this.batchId = batchId;
     this.letter = letter;
@@ -29,7 +30,14 @@ class BottlePass {
     this.madeAt = madeAt;
   }
 
-  UUID batchId() {
+  /** A pass to the tins of a group of a pot. */
+  static BottlePass ofPot(UUID potId, String group, String token, Instant madeAt) {
+    BottlePass pass = new BottlePass(null, group, token, madeAt);
+    pass.potId = potId;
+    return pass;
+  }
+
+  @Nullable UUID batchId() {
     return batchId;
   }
 

@@ -2,9 +2,12 @@ package velvetcrock.papers;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BottlePassRepository extends JpaRepository<BottlePass, UUID> {
+  Optional<BottlePass> findByPotIdAndLetterAndRevokedAtIsNull(UUID potId, String letter);
+
   List<BottlePass> findByBatchIdInAndRevokedAtIsNull(Collection<UUID> batches);
 }

@@ -28,8 +28,7 @@ import velvetcrock.web.Formats;
 /** Writes what a bottle's label says. It makes no medical claim. */
 @Component
 class LabelWriter {
-  private static final String ALWAYS =
-      "Home preparation for own use. Patch test first. Weakens latex.";
+  static final String ALWAYS = "Home preparation for own use. Patch test first. Weakens latex.";
 
   private final Households households;
   private final Catalogues catalogues;
@@ -94,7 +93,7 @@ class LabelWriter {
   }
 
   /** A date that is not broken over two lines. */
-  private static String date(LocalDate date, Formats fmt) {
+  static String date(LocalDate date, Formats fmt) {
     return fmt.fullDate(date).replace(' ', '\u00A0');
   }
 
@@ -159,7 +158,7 @@ class LabelWriter {
     return names.stream().distinct().collect(Collectors.joining(", "));
   }
 
-  private static String capitals(String botanical) {
+  static String capitals(String botanical) {
     return Arrays.stream(botanical.replace("×", "").trim().split("\\s+"))
         .map(w -> w.substring(0, 1).toUpperCase(Locale.ROOT) + w.substring(1))
         .collect(Collectors.joining(" "));

@@ -6,11 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,7 +16,6 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Refused;
-import velvetcrock.core.caution.Claims;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -39,7 +34,6 @@ class LabelsController {
   private final LabelWriter writer;
   private final Households households;
   private final Catalogues catalogues;
-  private final Claims claims = Claims.shipped();
 
   LabelsController(
       BottleBook book,
@@ -56,33 +50,6 @@ class LabelsController {
 
   /** A bottle to choose. */
   record Choice(String code, String words, boolean chosen) {}
-
-  /**
-   * A sheet to choose, with its drawing in mm.
-   *
-   * @param labels upper left corners
-   */
-  record Sheet(LabelGrid grid, double paperWidth, double paperHeight, List<Corner> labels) {
-    private static final double MM_PER_PT = 25.4 / 72;
-
-    static Sheet of(LabelGrid grid) {
-      List<Corner> corners = new ArrayList<>();
-      for (int i = 0; i < grid.labels(); i++) {
-        corners.add(
-            new Corner(
-                grid.left() + i % grid.columns() * grid.pitchX(),
-                grid.top() + i / grid.columns() * grid.pitchY()));
-      }
-      return new Sheet(
-          grid,
-          Math.round(grid.paper().size().getWidth() * MM_PER_PT),
-          Math.round(grid.paper().size().getHeight() * MM_PER_PT),
-          corners);
-    }
-  }
-
-  /** Where a label begins on its sheet, mm. */
-  record Corner(double x, double y) {}
 
   @GetMapping("/cellar/labels")
   String choose(LabelForm form, Model model) {
@@ -101,27 +68,13 @@ class LabelsController {
       LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
       List<BottleRecord> bottles = chosen(form);
       questioned = questioned(form.ownWords(), bottles);
-      if (!questioned.isEmpty() && form.sure() == null) {
-        throw new Refused(
-            "words",
-            "“%s” may count as a medical claim, which the law of many places forbids on what is not a"
-                    .formatted(String.join("”, “", questioned))
-                + " medicine. Ask what yours says, or choose other words.");
-      }
-      return pdf(LabelSheet.pdf(labels(form, bottles), grid, form.skipped()));
+      LabelPrinting.question(questioned, form);
+      return LabelPrinting.pdf(LabelSheet.pdf(labels(form, bottles), grid, form.skipped()));
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
       page(form, FieldErrors.of(refused), questioned, page.getModel());
       return page;
     }
-  }
-
-  private static ResponseEntity<byte[]> pdf(byte[] bytes) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .cacheControl(CacheControl.noStore())
-        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"labels.pdf\"")
-        .body(bytes);
   }
 
   private List<BottleRecord> chosen(LabelForm form) {
@@ -153,7 +106,7 @@ class LabelsController {
                 names.add(herb.botanical());
               });
     }
-    return claims.in(words, names);
+    return LabelPrinting.questioned(words, names);
   }
 
   private List<LabelSheet.Label> labels(LabelForm form, List<BottleRecord> bottles) {
@@ -183,8 +136,13 @@ class LabelsController {
               reckoning.herbNames() + ", until " + fmt.fullDate(bottle.bestBefore()),
               form.bottles().contains(bottle.code())));
     }
+    model.put("action", "/cellar/labels");
+    model.put("back", "/cellar");
+    model.put("backWords", "Cellar");
+    model.put("place", "cellar");
+    model.put("asked", "For which bottles?");
     model.put("choices", choices);
-    model.put("sheets", LabelGrid.all().stream().map(Sheet::of).toList());
+    model.put("sheets", LabelPrinting.sheets());
     model.put("form", form);
     model.put("errors", errors);
     model.put("questioned", !questioned.isEmpty());

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
@@ -20,8 +21,12 @@ import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.melt.PotEvent;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.pots.PotCautions;
+import velvetcrock.pots.PotRecord;
+import velvetcrock.pots.Pots;
 import velvetcrock.web.Formats;
 import velvetcrock.web.NotFound;
 
@@ -32,6 +37,9 @@ class PassController {
   private final Batches batches;
   private final BottleBook book;
   private final LabelWriter labels;
+  private final PotLabelWriter potLabels;
+  private final Pots pots;
+  private final PotCautions potCautions;
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
@@ -42,6 +50,9 @@ class PassController {
       Batches batches,
       BottleBook book,
       LabelWriter labels,
+      PotLabelWriter potLabels,
+      Pots pots,
+      PotCautions potCautions,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
@@ -50,6 +61,9 @@ class PassController {
     this.batches = batches;
     this.book = book;
     this.labels = labels;
+    this.potLabels = potLabels;
+    this.pots = pots;
+    this.potCautions = potCautions;
     this.households = households;
     this.catalogues = catalogues;
     this.cautions = cautions;
@@ -79,7 +93,10 @@ class PassController {
   }
 
   private Held held(Passes.Held found) {
-    BatchRecord batch = batches.find(found.batch());
+    if (found.pot() != null) {
+      return tins(found.pot(), found.letter());
+    }
+    BatchRecord batch = batches.find(Objects.requireNonNull(found.batch()));
     BottleRecord bottle = book.one(batch, found.letter());
     Formats fmt = households.formats(households.current());
     LocalDate today = fmt.date(clock.instant());
@@ -90,6 +107,33 @@ class PassController {
         bottle.bestBefore().isBefore(today),
         bottle.bottle().goneAt() != null || bottle.bottle().spoiled(),
         cautions.forBottle(reckoning.order(), batch.state().charge().use()));
+  }
+
+  private Held tins(String code, String letter) {
+    PotRecord pot = pots.find(code);
+    PotEvent.Group group =
+        pot.state().group(letter).orElseThrow(() -> new NotFound("There are no such tins."));
+    Formats fmt = households.formats(households.current());
+    boolean gone =
+        pot.state().tins().stream()
+            .filter(t -> t.group().equals(letter))
+            .anyMatch(t -> t.fate() == PotEvent.Fate.SPOILED);
+    return new Held(
+        potLabels.of(pot, group, null, new LabelWriter.Extras(true, "", false)),
+        fmt.fullDate(pot.bestBefore()),
+        pot.bestBefore().isBefore(fmt.today()),
+        gone,
+        potCautions.of(
+            pot.state().plan(), pot.state().parts(), group.where(), pot.state().dropsOf(group)));
+  }
+
+  @PostMapping("/pots/{code}/groups/{letter}/void-pass")
+  String makeTinsVoid(
+      @PathVariable String code, @PathVariable String letter, RedirectAttributes flash) {
+    PotRecord pot = pots.find(code);
+    passes.revokePot(pot.id(), letter.toUpperCase(Locale.ROOT));
+    flash.addFlashAttribute("notice", "Those codes open nothing any more. Print new labels.");
+    return "redirect:/pots/" + pot.code();
   }
 
   @PostMapping("/cellar/{code}/{letter}/void-pass")

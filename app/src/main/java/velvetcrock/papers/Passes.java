@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.crypto.keygen.BytesKeyGenerator;
 import org.springframework.security.crypto.keygen.KeyGenerators;
@@ -39,8 +40,12 @@ public class Passes {
     this.clock = clock;
   }
 
-  /** A bottle by its batch's code and its letter. */
-  record Held(String batch, String letter) {}
+  /**
+   * A bottle by its batch's code and its letter, or tins by their pot's code and their group's.
+   *
+   * @param pot null for a bottle
+   */
+  record Held(@Nullable String batch, @Nullable String pot, String letter) {}
 
   /** Whoever holds a bottle: sees its label and nothing else of the household. */
   private record Holder(UUID householdId, String displayName) implements InHousehold {}
@@ -68,9 +73,31 @@ public class Passes {
   }
 
   private String made(UUID batch, String letter) {
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(RANDOM.generateKey());
+    String token = fresh();
     passes.save(new BottlePass(batch, letter, token, clock.instant()));
     return token;
+  }
+
+  private static String fresh() {
+    return Base64.getUrlEncoder().withoutPadding().encodeToString(RANDOM.generateKey());
+  }
+
+  /** The token of the tins of a group; made where there is none. */
+  @Transactional
+  String potToken(UUID pot, String group) {
+    return passes
+        .findByPotIdAndLetterAndRevokedAtIsNull(pot, group)
+        .map(BottlePass::token)
+        .orElseGet(
+            () -> passes.save(BottlePass.ofPot(pot, group, fresh(), clock.instant())).token());
+  }
+
+  /** Makes what is printed on the tins of a group open nothing any more. */
+  @Transactional
+  void revokePot(UUID pot, String group) {
+    passes
+        .findByPotIdAndLetterAndRevokedAtIsNull(pot, group)
+        .ifPresent(pass -> pass.revoke(clock.instant()));
   }
 
   /** The token of a bottle, if it has one. */
@@ -99,11 +126,13 @@ public class Passes {
   <T> Optional<T> opened(String token, Function<Held, T> work) {
     return jdbc
         .query(
-            "select p.household_id, x.code, p.letter from bottle_pass p"
-                + " join batch x on x.id = p.batch_id where p.token = ? and p.revoked_at is null",
+            "select p.household_id, x.code, t.code, p.letter from bottle_pass p"
+                + " left join batch x on x.id = p.batch_id left join pot t on t.id = p.pot_id"
+                + " where p.token = ? and p.revoked_at is null",
             (row, number) ->
                 new Found(
-                    row.getObject(1, UUID.class), new Held(row.getString(2), row.getString(3))),
+                    row.getObject(1, UUID.class),
+                    new Held(row.getString(2), row.getString(3), row.getString(4))),
             token)
         .stream()
         .findFirst()

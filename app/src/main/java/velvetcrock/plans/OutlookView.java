@@ -260,8 +260,7 @@ record OutlookView(
     }
 
     private String money(Route route) {
-      return (route.bill().unpriced() ? "over " : "about ")
-          + fmt.number(route.bill().minor() / 100, 2);
+      return (route.bill().unpriced() ? "over " : "about ") + fmt.money(route.bill().minor());
     }
 
     private String work(Timetable timetable) {

@@ -161,6 +161,11 @@ public final class Formats {
     return (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString().replace("-", "−");
   }
 
+  /** Money of which hundredths are given, with two decimals. */
+  public String money(double minor) {
+    return String.format(Locale.ROOT, "%.2f", minor / 100);
+  }
+
   /** The value of a reckoning's line with its unit. */
   public String value(Reckoning.Line line) {
     Range value = line.value();

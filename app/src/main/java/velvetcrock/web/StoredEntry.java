@@ -99,4 +99,9 @@ public abstract class StoredEntry {
   public @Nullable UUID replaces() {
     return replaces;
   }
+
+  /** What names its writing. */
+  public String key() {
+    return idempotencyKey;
+  }
 }

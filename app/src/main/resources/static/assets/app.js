@@ -71,7 +71,6 @@
   };
 
   const count = () => {
-    if (!walk()) return;
     document.querySelectorAll("[data-seconds]").forEach((clock) => {
       const whole = Number(clock.dataset.seconds);
       if (whole <= 0) return;
@@ -82,7 +81,8 @@
       } else if (clock.dataset.rung === undefined) {
         clock.dataset.rung = "";
         clock.textContent = "now";
-        window.htmx?.trigger(walk(), "due");
+        if (walk()) window.htmx?.trigger(walk(), "due");
+        else call(clock.dataset.what ?? "the timer is done");
       }
     });
   };
@@ -101,6 +101,25 @@
     if (event.target.closest("[data-notify]")) Notification.requestPermission().then(compare);
   });
   document.addEventListener("htmx:afterSettle", compare);
+
+  // At the pots: a timer for a step, and drops counted by a tap of whatever part of the hand is clean.
+  document.addEventListener("click", (event) => {
+    const timer = event.target.closest("[data-start-timer]");
+    if (timer) {
+      const clock = document.createElement("span");
+      clock.className = "timer";
+      clock.dataset.seconds = timer.dataset.for;
+      clock.dataset.what = timer.getAttribute("aria-label").replace(/^Start a timer: /, "");
+      clock.textContent = shown(Number(timer.dataset.for));
+      timer.replaceWith(clock);
+    }
+    const drop = event.target.closest("[data-drop]");
+    if (drop) {
+      const counter = drop.closest("fieldset").querySelector("[data-drop-count]");
+      counter.value = String((Number(counter.value) || 0) + 1);
+      drop.textContent = `${counter.value} ${counter.value === "1" ? "drop" : "drops"}, + 1`;
+    }
+  });
   compare();
   setInterval(count, 1000);
   setInterval(() => {

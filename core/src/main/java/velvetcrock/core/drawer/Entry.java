@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A line in the log of a lot or a load.
+ * A line in the log of a lot, a load or a pot.
  *
  * @param number its place in the order of writing, from 1
  * @param at when it happened
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 public record Entry<E>(UUID id, int number, Instant at, E event, @Nullable UUID replaces) {
 
   /** The entries that count, in the order in which they happened, the first one first. */
-  static <E> List<Entry<E>> counting(List<Entry<E>> entries) {
+  public static <E> List<Entry<E>> counting(List<Entry<E>> entries) {
     Set<UUID> replaced =
         entries.stream().map(Entry::replaces).filter(Objects::nonNull).collect(Collectors.toSet());
     return entries.stream()

@@ -42,8 +42,12 @@ public final class BatchLog {
   private final HeatLog heat = new HeatLog();
   private BatchState.Remains remains = BatchState.Remains.none();
   private BatchState.Colours colours = BatchState.Colours.none();
+  private double usedMl;
   private @Nullable Instant endedAt;
   private Event.@Nullable Reason endedBecause;
+
+  /** Less than this is none, ml. */
+  private static final double EMPTY_ML = 5;
 
   private BatchLog() {}
 
@@ -93,7 +97,8 @@ public final class BatchLog {
         entries,
         heat.heat(),
         remains,
-        colours);
+        colours,
+        usedMl);
   }
 
   private Status status() {
@@ -103,7 +108,7 @@ public final class BatchLog {
           : rest != null && rest.pouredAt() == null ? Status.RESTING : Status.INFUSING;
     }
     if (bottles.isEmpty()) {
-      return Status.STRAINED;
+      return usedMl > 0 && strained.oilMl() - usedMl < EMPTY_ML ? Status.FINISHED : Status.STRAINED;
     }
     return bottles.stream().allMatch(b -> b.goneAt() != null) ? Status.FINISHED : Status.BOTTLED;
   }
@@ -135,6 +140,10 @@ public final class BatchLog {
       bottles.replaceAll(BottleState::cappedNow);
     } else if (event instanceof Event.Drawn e) {
       drawn(e, at);
+    } else if (event instanceof Event.DrawnUnbottled e) {
+      drawnUnbottled(e);
+    } else if (event instanceof Event.GivenBack e) {
+      givenBack(e, at);
     } else if (event instanceof Event.BottleGone e) {
       int index = bottleIndex(e.bottle());
       bottles.set(index, bottles.get(index).gone(e.reason(), at));
@@ -317,7 +326,7 @@ public final class BatchLog {
     }
     require(!event.bottles().isEmpty(), "bottles", "Fill at least one bottle.");
     Problems problems = new Problems();
-    double total = bottles.stream().mapToDouble(b -> b.filled().ml()).sum();
+    double total = filledMl() + usedMl;
     for (int i = 0; i < event.bottles().size(); i++) {
       Event.BottleIn bottle = event.bottles().get(i);
       total += bottle.ml();
@@ -353,6 +362,50 @@ public final class BatchLog {
         "amount",
         "Bottle " + event.bottle() + " has " + Math.round(bottle.leftMl()) + " ml left.");
     bottles.set(index, bottle.drawn(event.ml(), at));
+  }
+
+  private void drawnUnbottled(Event.DrawnUnbottled event) {
+    Event.Strained out = strained;
+    if (out == null) {
+      throw new Refused("kind", "Strain it first.");
+    }
+    require(event.ml() > 0, "amount", "A draw is above 0.");
+    double left = out.oilMl() - usedMl - filledMl();
+    require(
+        event.ml() <= left + DRAW_TOLERANCE_ML,
+        "amount",
+        Math.round(Math.max(0, left)) + " ml of it are in no bottle.");
+    usedMl += event.ml();
+  }
+
+  private void givenBack(Event.GivenBack event, Instant at) {
+    require(event.ml() > 0, "amount", "What comes back is above 0.");
+    String letter = event.bottle();
+    if (letter == null) {
+      require(event.ml() <= usedMl + DRAW_TOLERANCE_ML, "amount", "Less than that was used.");
+      usedMl = Math.max(0, usedMl - event.ml());
+      return;
+    }
+    for (int i = 0; i < bottles.size(); i++) {
+      BottleState bottle = bottles.get(i);
+      if (bottle.letter().equals(letter)) {
+        require(
+            bottle.goneAt() == null || bottle.goneBecause() == Event.Reason.USED_UP,
+            "bottle",
+            "Bottle " + letter + " is gone.");
+        require(
+            bottle.leftMl() + event.ml() <= bottle.sizeMl() * BOTTLING_TOLERANCE,
+            "amount",
+            "Bottle " + letter + " does not hold that much more.");
+        bottles.set(i, bottle.givenBack(event.ml(), at));
+        return;
+      }
+    }
+    throw new Refused("bottle", "There is no bottle " + letter + " of this batch.");
+  }
+
+  private double filledMl() {
+    return bottles.stream().mapToDouble(b -> b.filled().ml()).sum();
   }
 
   private int bottleIndex(String letter) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import velvetcrock.core.Range;
@@ -28,6 +29,7 @@ import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.Event.HerbIn;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
@@ -449,6 +451,17 @@ public final class BatchReckoning {
         hours(turn.at()),
         settles == null ? heatGoal().band().middle() : settles,
         hours == null ? SETTLE_HOURS : hours);
+  }
+
+  /**
+   * Until when oil is good that is in no bottle yet: as in a full dark bottle in a cool cupboard.
+   */
+  public KeepingRange keepingUnbottled(ZoneId zone, Series readings) {
+    Event.BottleIn as =
+        new Event.BottleIn(
+            "-", 100, 100, Store.Place.COOL, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
+    return keeping(
+        BottleState.filled(as, Objects.requireNonNull(state.strainedAt())), zone, readings);
   }
 
   /**

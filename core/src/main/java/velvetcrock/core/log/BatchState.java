@@ -30,6 +30,7 @@ import velvetcrock.core.heat.Assumed;
  * @param heat its times on the heat and what came of them
  * @param remains what was weighed of what stayed behind when it was strained
  * @param colours the colours that were seen
+ * @param usedMl what was used straight from the cloth, of what is in no bottle, ml
  */
 public record BatchState(
     Status status,
@@ -51,7 +52,8 @@ public record BatchState(
     int entries,
     Heat heat,
     Remains remains,
-    Colours colours) {
+    Colours colours,
+    Double usedMl) {
 
   /** Density of water, g/ml. */
   private static final double WATER_G_PER_ML = 1;
@@ -63,6 +65,7 @@ public record BatchState(
     heat = heat == null ? Heat.none() : heat;
     remains = remains == null ? Remains.none() : remains;
     colours = colours == null ? Colours.none() : colours;
+    usedMl = usedMl == null ? Double.valueOf(0) : usedMl;
   }
 
   /**
@@ -351,6 +354,6 @@ public record BatchState(
   /** Clear oil not yet in a bottle, ml; 0 before straining. */
   public double unbottledMl(double density) {
     double bottled = bottles.stream().mapToDouble(b -> b.filled().ml()).sum();
-    return Math.max(0, clearMl(density) - bottled);
+    return Math.max(0, clearMl(density) - bottled - usedMl);
   }
 }

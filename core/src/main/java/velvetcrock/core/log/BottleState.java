@@ -92,6 +92,12 @@ public record BottleState(
     return drawn.standing(at, store(), sizeMl());
   }
 
+  /** Some that was drawn came back; a bottle that it had emptied stands again. */
+  BottleState givenBack(double ml, Instant at) {
+    return with(leftMl + ml, capped, null, null, openedAt, stays, checked)
+        .standing(at, store(), sizeMl());
+  }
+
   BottleState opened(Instant at) {
     return openedAt != null
         ? this

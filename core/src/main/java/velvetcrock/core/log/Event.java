@@ -49,6 +49,8 @@ public sealed interface Event
         Event.Bottled,
         Event.Capped,
         Event.Drawn,
+        Event.DrawnUnbottled,
+        Event.GivenBack,
         Event.BottleGone,
         Event.ThrownOut,
         Event.Noted,
@@ -863,6 +865,36 @@ public sealed interface Event
       Checks.text("bottle", bottle);
       Checks.within("ml", ml, 0, 100_000);
       Checks.text("text", text);
+      Checks.text("what", what);
+    }
+  }
+
+  /**
+   * Some of the strained oil was used that is in no bottle.
+   *
+   * @param ml how much, ml
+   * @param what what for
+   */
+  record DrawnUnbottled(double ml, String text, String what) implements Event {
+    /** Checks what has to be there. */
+    public DrawnUnbottled {
+      Checks.within("ml", ml, 0, 100_000);
+      Checks.text("text", text);
+      Checks.text("what", what);
+    }
+  }
+
+  /**
+   * Some that had been drawn came back.
+   *
+   * @param bottle the letter of its bottle; null for what was in none
+   * @param ml how much, ml
+   * @param what what it had been drawn for
+   */
+  record GivenBack(@Nullable String bottle, double ml, String what) implements Event {
+    /** Checks what has to be there. */
+    public GivenBack {
+      Checks.within("ml", ml, 0, 100_000);
       Checks.text("what", what);
     }
   }

@@ -86,7 +86,8 @@ public record Formula(
       return new Target(kind.hardness().middle(), usedAtC);
     }
 
-    double shifted() {
+    /** The hardness that a warmer or colder place asks. */
+    public double shifted() {
       return hardness + HARDER_PER_C * (usedAtC - 20);
     }
   }
@@ -118,13 +119,23 @@ public record Formula(
    * @throws Refused as {@link #towards}
    */
   public static Formula afterTest(List<Ingredient> parts, Feel feel, Ingredient wax) {
+    return harder(parts, feel.deltaHardness(), wax);
+  }
+
+  /**
+   * The same for a test that lies between the words.
+   *
+   * @param delta the hardness that it wants more; below nothing for less
+   * @throws Refused as {@link #towards}
+   */
+  public static Formula harder(List<Ingredient> parts, double delta, Ingredient wax) {
     Reckoning.Writer lines = Reckoning.writer();
     double hardness = hardness(parts, lines);
     double target =
         lines.line(
             "Target",
-            "as tested, " + plain(hardness) + ", and " + plain(feel.deltaHardness()),
-            Math.max(1, hardness + feel.deltaHardness()),
+            "as tested, " + plain(hardness) + ", and " + plain(delta),
+            Math.max(1, hardness + delta),
             "hardness",
             Standing.MEASURED);
     return reckon(parts, hardness, target, wax, lines);
@@ -169,6 +180,11 @@ public record Formula(
    * Where it begins to set, °C: near 50 with 15 % beeswax or more, less with less (an estimate).
    */
   public double setsNearC() {
+    return setsNearC(parts, massG);
+  }
+
+  /** The same of any parts of a melt. */
+  static double setsNearC(List<Ingredient> parts, double massG) {
     return parts.stream()
         .filter(p -> p.kind() == Ingredient.Kind.WAX)
         .mapToDouble(

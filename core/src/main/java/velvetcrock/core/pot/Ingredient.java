@@ -1,6 +1,7 @@
 package velvetcrock.core.pot;
 
 import velvetcrock.core.Problems;
+import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Powder;
 import velvetcrock.core.materia.Wax;
@@ -30,7 +31,9 @@ public record Ingredient(
     /** A wax. */
     WAX,
     /** A powder. */
-    POWDER
+    POWDER,
+    /** What is stirred in at the end: vitamin E, or something wet. */
+    EXTRA
   }
 
   /**
@@ -62,6 +65,30 @@ public record Ingredient(
         melted ? 0 : carrier.hardness(),
         carrier.density20(),
         carrier.meltsC());
+  }
+
+  /**
+   * An infused oil: its hardness and density are those of its carriers, by their shares.
+   *
+   * @param key what names it, such as the code on its bottle
+   */
+  public static Ingredient of(String key, CarrierBlend carriers, double massG, double usedAtC) {
+    double density = carriers.densityAt(Carrier.ROOM_C);
+    double hardness = 0;
+    boolean liquid = false;
+    for (CarrierBlend.Share share : carriers.shares()) {
+      Ingredient one = of(share.carrier(), massG, usedAtC);
+      hardness += share.share() * share.carrier().density20() / density * one.hardness();
+      liquid |= one.kind() == Kind.OIL;
+    }
+    return new Ingredient(
+        liquid ? Kind.OIL : Kind.BUTTER, key, massG, hardness, density, carriers.meltedAboveC());
+  }
+
+  /** Something stirred in at the end; it counts for no hardness. */
+  public static Ingredient of(Extra extra, double massG) {
+    return new Ingredient(
+        Kind.EXTRA, extra.key(), massG, 0, extra.density(), Double.NEGATIVE_INFINITY);
   }
 
   /** A wax. */

@@ -17,7 +17,9 @@ public enum PotKind {
   /** Stick. */
   STICK(22, 27),
   /** Lotion bar. */
-  LOTION_BAR(36, 48);
+  LOTION_BAR(36, 48),
+  /** Pomade: oil stiffened with butters and a little wax (typical, between salve and balm). */
+  POMADE(13, 19);
 
   private final Range hardness;
 

@@ -1,20 +1,20 @@
-package velvetcrock.drawer;
+package velvetcrock.ledger;
 
 import jakarta.persistence.Entity;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import velvetcrock.web.StoredEntry;
 
-/** A line in the log of a lot or a load. */
+/** A line in the log of a lot, a load or a pot. */
 @Entity
 @Immutable
-class DrawerEntry extends StoredEntry {
+class LedgerEntry extends StoredEntry {
   private UUID subjectId;
 
   /** For Hibernate. */
-  protected DrawerEntry() {}
+  protected LedgerEntry() {}
 
-  DrawerEntry(UUID subjectId, Happened happened, Written written) {
+  LedgerEntry(UUID subjectId, Happened happened, Written written) {
     super(happened, written);
     this.subjectId = subjectId;
   }

@@ -1,4 +1,4 @@
-package velvetcrock.drawer;
+package velvetcrock.ledger;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -18,20 +18,20 @@ import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.KindNames;
 import velvetcrock.web.StoredEntry;
 
-/** Reads and writes the logs of the drawer: the same for lots and for loads. */
+/** Reads and writes logs that are only added to: the same for lots, for loads and for pots. */
 @Component
-class DrawerLog {
+public class Ledger {
   private static final Duration CLOCK_DIFFERENCE = Duration.ofMinutes(2);
   private static final int LONGEST_KEY = 120;
 
-  private final DrawerEntryRepository entries;
+  private final LedgerEntryRepository entries;
   private final CurrentHousehold current;
   private final EntityManager database;
   private final JsonMapper json;
   private final Clock clock;
 
-  DrawerLog(
-      DrawerEntryRepository entries,
+  Ledger(
+      LedgerEntryRepository entries,
       CurrentHousehold current,
       EntityManager database,
       JsonMapper json,
@@ -44,27 +44,29 @@ class DrawerLog {
   }
 
   /** A line as it is shown. */
-  record Line<E>(Entry<E> entry, String by, boolean replaced) {}
+  public record Line<E>(Entry<E> entry, String by, boolean replaced) {}
 
   /** What a key was used for before, if it was. */
-  Optional<UUID> subjectOf(String key) {
+  public Optional<UUID> subjectOf(String key) {
     if (key.isBlank() || key.length() > LONGEST_KEY) {
       throw new Refused("key", "An idempotency key has 1 to " + LONGEST_KEY + " characters.");
     }
-    return entries.findByIdempotencyKey(key).map(DrawerEntry::subjectId);
+    return entries.findByIdempotencyKey(key).map(LedgerEntry::subjectId);
   }
 
   /** What was written under a key, if anything was. */
-  <E> Optional<E> event(String key, KindNames<E> names) {
+  public <E> Optional<E> event(String key, KindNames<E> names) {
     return entries.findByIdempotencyKey(key).map(row -> names.read(row.kind(), row.data(), json));
   }
 
-  <E> List<Entry<E>> of(UUID subject, KindNames<E> names) {
+  /** The log of a subject, in the order of writing. */
+  public <E> List<Entry<E>> of(UUID subject, KindNames<E> names) {
     return lines(subject, names).stream().map(Line::entry).toList();
   }
 
-  <E> List<Line<E>> lines(UUID subject, KindNames<E> names) {
-    List<DrawerEntry> rows = entries.findBySubjectIdOrderByNumber(subject);
+  /** The same as it is shown. */
+  public <E> List<Line<E>> lines(UUID subject, KindNames<E> names) {
+    List<LedgerEntry> rows = entries.findBySubjectIdOrderByNumber(subject);
     return rows.stream()
         .map(
             row ->
@@ -87,14 +89,14 @@ class DrawerLog {
    * @throws Refused at {@code at} if that is still to come, at {@code replaces} if there is no such
    *     entry or it was taken back before
    */
-  <E> List<Entry<E>> with(
+  public <E> List<Entry<E>> with(
       List<Entry<E>> before, E event, @Nullable Instant at, @Nullable UUID replaces) {
     Instant happened = (at == null ? clock.instant() : at).truncatedTo(ChronoUnit.MICROS);
     if (happened.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
       throw new Refused("at", "That has not happened yet.");
     }
     if (!before.isEmpty() && happened.isBefore(before.get(0).at())) {
-      throw new Refused("at", "That was before it was in the drawer.");
+      throw new Refused("at", "That was before it began.");
     }
     if (replaces != null
         && (before.stream().noneMatch(e -> e.id().equals(replaces))
@@ -107,10 +109,10 @@ class DrawerLog {
   }
 
   /** Writes the last entry of a log. */
-  <E> void write(UUID subject, List<Entry<E>> all, KindNames<E> names, String key) {
+  public <E> void write(UUID subject, List<Entry<E>> all, KindNames<E> names, String key) {
     Entry<E> last = all.get(all.size() - 1);
     database.persist(
-        new DrawerEntry(
+        new LedgerEntry(
             subject,
             new StoredEntry.Happened(last.id(), last.number(), last.at(), last.replaces()),
             new StoredEntry.Written(
@@ -121,15 +123,18 @@ class DrawerLog {
                 key)));
   }
 
-  String json(Object state) {
+  /** A state as it is stored. */
+  public String json(Object state) {
     return json.writeValueAsString(state);
   }
 
-  <T> T read(String state, Class<T> type) {
+  /** A state that was stored. */
+  public <T> T read(String state, Class<T> type) {
     return json.readValue(state, type);
   }
 
-  Instant now() {
+  /** The time it is. */
+  public Instant now() {
     return clock.instant();
   }
 }

@@ -1,0 +1,187 @@
+package velvetcrock.demo;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import velvetcrock.batch.BottleBook;
+import velvetcrock.batch.BottleRecord;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.melt.PotEvent;
+import velvetcrock.core.melt.PotEvent.DropsIn;
+import velvetcrock.core.melt.PotEvent.Fate;
+import velvetcrock.core.melt.PotEvent.Group;
+import velvetcrock.core.pot.Drops.Where;
+import velvetcrock.core.pot.Making;
+import velvetcrock.core.pot.Working;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.pots.PotSources;
+import velvetcrock.pots.Pots;
+
+/**
+ * The demo household's pots: one of every state, given to ferry crew, weather station and spinners.
+ */
+@Component
+@ConditionalOnProperty("velvetcrock.demo")
+class DemoPots {
+  private static final String FERRY = "the ferry crew";
+  private static final String SPINNERS = "the wool spinners";
+  private static final String STATION = "the weather station";
+
+  private final Pots pots;
+  private final PotSources sources;
+  private final BottleBook book;
+  private final Catalogues catalogues;
+  private final Clock clock;
+
+  DemoPots(Pots pots, PotSources sources, BottleBook book, Catalogues catalogues, Clock clock) {
+    this.pots = pots;
+    this.sources = sources;
+    this.book = book;
+    this.catalogues = catalogues;
+    this.clock = clock;
+  }
+
+  void fill(Household cottage) {
+    String bath = begin(130, plan(Making.BATH_OIL, "", 0), List.of(oil("heather", "A", 70)));
+    say(bath, 130, poured(group("A", "bottles", 65, 1, Where.BODY)));
+    say(bath, 30, new PotEvent.Went("A1", Fate.USED_UP, "", ""));
+
+    String ferry =
+        begin(
+            60,
+            plan(Making.SALVE, "Ferry crew’s salve", 16),
+            List.of(oil("yarrow", "A", 90), wax(17)));
+    say(ferry, 60, tested(ferry, 1.5));
+    say(ferry, 60, new PotEvent.Added(List.of(wax(2)), List.of(), ""));
+    say(ferry, 60, tested(ferry, 0));
+    say(
+        ferry,
+        60,
+        poured(
+            new Group("A", "tins", 15, 4, Where.BODY, List.of(new DropsIn("lavender", 12)), ""),
+            group("B", "tins", 15, 2, Where.BODY)));
+    say(ferry, 55, new PotEvent.Went("A2", Fate.GIVEN, FERRY, ""));
+    say(ferry, 5, new PotEvent.Went("A3", Fate.GIVEN, SPINNERS, ""));
+    say(ferry, 50, new PotEvent.Reacted("A2", "Red and itching on the wrist by the next morning"));
+    say(ferry, 20, new PotEvent.Went("B1", Fate.USED_UP, "", "lasted six weeks"));
+
+    String station =
+        begin(
+            20,
+            plan(Making.FIRM_BALM, "Weather station’s hands", 20),
+            List.of(oil("yarrow", "A", 60), wax(15), butter("shea", 10)));
+    say(station, 20, tested(station, 0));
+    say(
+        station,
+        20,
+        poured(
+            new Group("A", "tins", 15, 3, Where.BODY, List.of(new DropsIn("lavender", 9)), ""),
+            new Group("B", "tins", 10, 3, Where.CHILD_2_6, List.of(), "")));
+    say(station, 18, new PotEvent.Went("A1", Fate.GIVEN, STATION, ""));
+    say(station, 12, new PotEvent.Reacted("A1", "A rash where it was rubbed in; gone in two days"));
+    say(station, 18, new PotEvent.Went("B1", Fate.GIVEN, STATION, "for the small ones"));
+    say(station, 17, new PotEvent.Went("B2", Fate.KEPT, "", ""));
+
+    String bars =
+        begin(
+            35,
+            plan(Making.LOTION_BAR, "Spinners’ bars", 40),
+            List.of(oil("meadowsweet", "A", 40), butter("cocoa-butter", 35), wax(37)));
+    say(bars, 35, tested(bars, 0));
+    say(bars, 35, poured(group("A", "moulds", 28, 4, Where.BODY)));
+    say(bars, 33, new PotEvent.Went("A1", Fate.GIVEN, SPINNERS, ""));
+    say(bars, 33, new PotEvent.Went("A2", Fate.GIVEN, SPINNERS, ""));
+
+    String massage =
+        begin(14, plan(Making.MASSAGE_OIL, "", 0), List.of(oil("meadowsweet", "B", 60)));
+    say(massage, 14, poured(group("A", "bottles", 55, 1, Where.BODY)));
+
+    begin(
+        6,
+        new PotEvent.Plan(
+            Making.DRAWN,
+            "",
+            Where.BODY,
+            20,
+            0,
+            Working.In.BATH,
+            false,
+            Store.Place.COOL,
+            "lotion",
+            ""),
+        List.of(oil("meadowsweet", "B", 15)));
+
+    String lost =
+        begin(4, plan(Making.OINTMENT, "", 9.5), List.of(oil("meadowsweet", "B", 20), wax(2)));
+    say(lost, 4, new PotEvent.Abandoned(true, "Called away before the wax went in."));
+
+    begin(
+        0,
+        plan(Making.WHIPPED_BUTTER, "Winter butter", 11),
+        List.of(oil("scots-pine-bud", "A", 30), butter("shea", 60), butter("mango-butter", 25)));
+
+    String mid =
+        begin(0, plan(Making.SALVE, "Harbour salve", 16), List.of(oil("yarrow", "A", 60), wax(9)));
+    say(mid, 0, tested(mid, 1.5));
+  }
+
+  private PotEvent.Tested tested(String code, double harder) {
+    return new PotEvent.Tested(
+        harder, pots.find(code).state().melt(catalogues.current()).hardness());
+  }
+
+  private static PotEvent.Plan plan(Making making, String name, double aim) {
+    return new PotEvent.Plan(
+        making, name, Where.BODY, 20, aim, Working.In.BATH, false, Store.Place.COOL, "", "");
+  }
+
+  private static Group group(String letter, String vessel, double ml, int count, Where where) {
+    return new Group(letter, vessel, ml, count, where, List.of(), "");
+  }
+
+  private static PotEvent.Poured poured(Group... groups) {
+    return new PotEvent.Poured(List.of(groups), false, null);
+  }
+
+  private String begin(int daysAgo, PotEvent.Plan plan, List<PartIn> parts) {
+    return pots.begin(
+            new PotEvent.Begun(plan, parts, List.of(), ""),
+            at(daysAgo),
+            UUID.randomUUID().toString())
+        .code();
+  }
+
+  private void say(String code, int daysAgo, PotEvent event) {
+    Instant at = at(daysAgo);
+    pots.append(
+        code, event, at == null ? null : at.plusSeconds(60), null, UUID.randomUUID().toString());
+  }
+
+  private @Nullable Instant at(int daysAgo) {
+    return daysAgo == 0 ? null : clock.instant().minus(Duration.ofDays(daysAgo));
+  }
+
+  private PartIn oil(String herb, String letter, double ml) {
+    BottleRecord bottle =
+        book.standing(new BottleBook.Which(herb, null), 20).stream()
+            .filter(b -> b.bottle().letter().equals(letter))
+            .max((a, b) -> Double.compare(a.bottle().leftMl(), b.bottle().leftMl()))
+            .orElseThrow();
+    return sources.bottle(bottle.code(), ml);
+  }
+
+  private PartIn wax(double grams) {
+    return sources.fromDrawer("wax:beeswax", grams);
+  }
+
+  private PartIn butter(String key, double grams) {
+    return sources.fromDrawer("carrier:" + key, grams);
+  }
+}

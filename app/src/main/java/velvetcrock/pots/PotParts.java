@@ -1,0 +1,62 @@
+package velvetcrock.pots;
+
+import java.util.Locale;
+import java.util.stream.Collectors;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PartIn;
+
+/** Says what a part of a pot is. */
+final class PotParts {
+  /** The key of spent herb, which goes into a poultice. */
+  static final String MARC = "marc";
+
+  private PotParts() {}
+
+  static boolean isMarc(PartIn part) {
+    return part.infused() != null && part.key().equals(MARC);
+  }
+
+  /** Its name: yarrow oil K7M-A, beeswax, honey. */
+  static String name(PartIn part, Catalogue catalogue) {
+    PartIn.Infused infused = part.infused();
+    if (infused != null) {
+      String herbs =
+          infused.herbs().stream()
+              .map(h -> catalogue.herb(h).name())
+              .collect(Collectors.joining(" and "));
+      return isMarc(part)
+          ? "Marc of " + herbs.toLowerCase(Locale.ROOT) + ", " + infused.batch()
+          : herbs + " oil, " + infused.code();
+    }
+    return switch (part.kind()) {
+      case CARRIER -> catalogue.carrier(part.key()).name();
+      case WAX -> catalogue.wax(part.key()).name();
+      case POWDER -> catalogue.powder(part.key()).name();
+      case EXTRA -> extra(part.key());
+    };
+  }
+
+  /** The name of an extra. */
+  static String extra(String key) {
+    return switch (key) {
+      case "vitamin-e" -> "Vitamin E";
+      case "aloe" -> "Aloe";
+      case "juice" -> "Fresh juice";
+      default -> key.substring(0, 1).toUpperCase(Locale.ROOT) + key.substring(1);
+    };
+  }
+
+  /** Its colour in a drawing: that of the oil, pale for wax. */
+  static String colour(PartIn part, Catalogue catalogue) {
+    return switch (part.kind()) {
+      case CARRIER ->
+          part.blend(catalogue).shares().stream()
+              .max((a, b) -> Double.compare(a.share(), b.share()))
+              .map(s -> s.carrier().tint())
+              .orElse("#e8da96");
+      case WAX -> "#efd9a0";
+      case POWDER -> "#d8d3c8";
+      case EXTRA -> part.wet() ? "#b9cfdc" : "#e0c070";
+    };
+  }
+}

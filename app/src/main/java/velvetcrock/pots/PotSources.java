@@ -1,0 +1,44 @@
+package velvetcrock.pots;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.drawer.LotRecord;
+
+/** Parts of a pot by what they come from, for whoever makes one without typing a sentence. */
+@Component
+public class PotSources {
+  private final PotThings things;
+  private final Drawer drawer;
+
+  PotSources(PotThings things, Drawer drawer) {
+    this.things = things;
+    this.drawer = drawer;
+  }
+
+  /** So much of a bottle, ml. */
+  @Transactional(readOnly = true)
+  public PartIn bottle(String code, double ml) {
+    PotThings.Thing thing = things.find("bottle:" + code);
+    return weighed(thing, ml * thing.substance().usual(), Math.round(ml) + " ml");
+  }
+
+  /** So much of a wax or carrier, g, from the lot to be used first if there is one. */
+  @Transactional(readOnly = true)
+  public PartIn fromDrawer(String value, double grams) {
+    String[] named = value.split(":", 2);
+    LotDetails.Kind kind = named[0].equals("wax") ? LotDetails.Kind.WAX : LotDetails.Kind.CARRIER;
+    Optional<LotRecord> lot = drawer.meant(kind, named[1], null, "");
+    PotThings.Thing thing = things.find(lot.map(l -> "lot:" + l.id()).orElse(value));
+    return weighed(thing, grams, Math.round(grams) + " g");
+  }
+
+  private static PartIn weighed(PotThings.Thing thing, double grams, String text) {
+    PartIn part = thing.part();
+    return new PartIn(
+        part.kind(), part.key(), part.infused(), part.lot(), grams, text, part.goodUntil());
+  }
+}

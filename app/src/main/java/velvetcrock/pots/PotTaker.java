@@ -1,0 +1,131 @@
+package velvetcrock.pots;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.melt.PotEvent;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.kitchen.Catalogues;
+
+/**
+ * Takes what goes into a pot from bottles, from oil straight from the cloth and from lots, each by
+ * an entry in its log under a key of its own, so that nothing is taken twice; and gives it back.
+ */
+@Component
+class PotTaker {
+  private final Batches batches;
+  private final Drawer drawer;
+  private final Catalogues catalogues;
+
+  PotTaker(Batches batches, Drawer drawer, Catalogues catalogues) {
+    this.batches = batches;
+    this.drawer = drawer;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * Takes.
+   *
+   * @param pot the pot's code
+   * @param entry the entry by which the parts went in, at its time
+   * @return what lots lacked, in words
+   * @throws Refused at {@code parts[i].amount} where a bottle holds less
+   */
+  List<String> take(String pot, Entry<PotEvent> entry, List<PartIn> parts) {
+    List<String> lacked = new ArrayList<>();
+    for (int i : inOrder(parts)) {
+      PartIn part = parts.get(i);
+      String key = key(entry.id(), i);
+      if (PotParts.isMarc(part)) {
+        continue;
+      }
+      PartIn.Infused infused = part.infused();
+      if (infused != null) {
+        draw(pot, part, infused, entry.at(), key, "parts[" + i + "].amount");
+      } else if (part.lot() != null) {
+        double wanted = inLot(part);
+        double taken = drawer.take(part.lot(), wanted, "pot " + pot, key);
+        if (taken < wanted - 1e-6) {
+          lacked.add(PotParts.name(part, catalogues.current()));
+        }
+      }
+    }
+    return lacked;
+  }
+
+  private void draw(
+      String pot, PartIn part, PartIn.Infused infused, Instant at, String key, String field) {
+    double ml = ml(part);
+    String letter = infused.letter();
+    Event event =
+        letter == null
+            ? new Event.DrawnUnbottled(ml, part.text(), "pot " + pot)
+            : new Event.Drawn(letter, ml, part.text(), "pot " + pot);
+    try {
+      batches.append(infused.batch(), event, at, null, key);
+    } catch (Refused refused) {
+      throw new Refused(field, refused.problems().get(0).message());
+    }
+  }
+
+  /** Gives back all that an entry took. */
+  void giveBack(String pot, UUID entry, List<PartIn> parts) {
+    for (int i : inOrder(parts)) {
+      PartIn part = parts.get(i);
+      PartIn.Infused infused = part.infused();
+      if (PotParts.isMarc(part)) {
+        continue;
+      }
+      if (infused != null) {
+        batches.append(
+            infused.batch(),
+            new Event.GivenBack(infused.letter(), ml(part), "pot " + pot),
+            null,
+            null,
+            "potback:" + entry + ":" + i);
+      } else if (part.lot() != null) {
+        drawer.giveBack(part.lot(), key(entry, i));
+      }
+    }
+  }
+
+  /** Always in one order, so that two who take from the same bottles and lots take turns. */
+  private static List<Integer> inOrder(List<PartIn> parts) {
+    return IntStream.range(0, parts.size())
+        .boxed()
+        .sorted(Comparator.comparing((Integer i) -> source(parts.get(i))))
+        .toList();
+  }
+
+  private static String source(PartIn part) {
+    PartIn.Infused infused = part.infused();
+    UUID lot = part.lot();
+    return infused != null ? "1" + infused.code() : lot == null ? "3" : "2" + lot;
+  }
+
+  private double ml(PartIn part) {
+    return part.massG() / part.blend(catalogues.current()).densityAt(Carrier.ROOM_C);
+  }
+
+  private double inLot(PartIn part) {
+    Catalogue catalogue = catalogues.current();
+    return part.kind() == PartIn.Kind.CARRIER
+        ? part.massG() / catalogue.carrier(part.key()).density20()
+        : part.massG();
+  }
+
+  private static String key(UUID entry, int index) {
+    return Batches.POT_KEY + entry + ":" + index;
+  }
+}

@@ -1,0 +1,221 @@
+package velvetcrock.pots;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import velvetcrock.batch.Batches;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.melt.PotState;
+import velvetcrock.core.pot.Suspects;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.drawer.LotWords;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Formats;
+
+/** All pots, and those that a lot or a batch went into. */
+@Controller
+class PotsController {
+  private static final int MOST_DRAWN = 12;
+  private static final int SOON_DAYS = 30;
+
+  private final Pots pots;
+  private final Tracing tracing;
+  private final Drawer drawer;
+  private final Batches batches;
+  private final Households households;
+  private final Catalogues catalogues;
+
+  PotsController(
+      Pots pots,
+      Tracing tracing,
+      Drawer drawer,
+      Batches batches,
+      Households households,
+      Catalogues catalogues) {
+    this.pots = pots;
+    this.tracing = tracing;
+    this.drawer = drawer;
+    this.batches = batches;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * A pot on its board.
+   *
+   * @param tins how its tins are drawn: full, away, troubled
+   * @param more how many stand behind these
+   * @param mood whether its date is near or past
+   */
+  record Card(
+      String code,
+      String name,
+      String making,
+      String left,
+      String until,
+      String mood,
+      String tint,
+      String shape,
+      List<String> tins,
+      int more,
+      List<String> given) {}
+
+  @GetMapping("/pots")
+  String pots(Model model) {
+    Formats fmt = households.formats(households.current());
+    model.addAttribute("standing", cards(pots.standing(), fmt));
+    model.addAttribute("past", cards(pots.past(), fmt));
+    return "pots/pots";
+  }
+
+  @GetMapping("/pots/of/lots/{id}")
+  String ofLot(@PathVariable("id") UUID lot, Model model) {
+    Formats fmt = households.formats(households.current());
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    var record = drawer.lot(lot);
+    model.addAttribute("what", words.name(record.lot()) + ", " + words.origin(record.lot()));
+    model.addAttribute("back", "/drawer/lots/" + lot);
+    model.addAttribute("found", cards(tracing.ofLot(lot), fmt));
+    return "pots/of";
+  }
+
+  @GetMapping("/pots/of/batches/{code}")
+  String ofBatch(@PathVariable String code, Model model) {
+    Formats fmt = households.formats(households.current());
+    String batch = batches.find(code).code();
+    model.addAttribute("what", "batch " + batch);
+    model.addAttribute("back", "/batches/" + batch);
+    model.addAttribute("found", cards(tracing.ofBatch(batch), fmt));
+    return "pots/of";
+  }
+
+  /**
+   * A report of a skin that reacted.
+   *
+   * @param contents everything that was in the tin
+   * @param others whom else tins of the pot were given to
+   */
+  record ReportView(
+      String tin,
+      String link,
+      String pot,
+      String to,
+      List<String> what,
+      List<String> contents,
+      List<String> others) {}
+
+  /** Something that tins share. */
+  record SuspectView(String thing, String sure, String words) {}
+
+  @GetMapping("/pots/reactions")
+  String reactions(Model model) {
+    Formats fmt = households.formats(households.current());
+    PotWords words = new PotWords(catalogues.current(), fmt);
+    List<Tracing.Report> reports = tracing.reports();
+    List<ReportView> views = new ArrayList<>();
+    for (Tracing.Report report : reports) {
+      views.add(
+          new ReportView(
+              report.pot().code() + "-" + report.tin().name(),
+              "/pots/" + report.pot().code(),
+              words.name(report.pot().state()),
+              report.tin().to(),
+              report.tin().reactions(),
+              List.copyOf(tracing.contents(report.pot(), report.tin(), fmt)),
+              report.others()));
+    }
+    Suspects suspects = tracing.suspects(reports, fmt);
+    model.addAttribute("reports", views);
+    model.addAttribute("fine", suspects.fine());
+    model.addAttribute(
+        "only", suspects.onlyInReports().stream().map(s -> suspect(s, fmt)).toList());
+    model.addAttribute(
+        "also",
+        suspects.shared().stream().filter(s -> s.inFine() > 0).map(s -> suspect(s, fmt)).toList());
+    return "pots/reactions";
+  }
+
+  private static SuspectView suspect(Suspects.Suspect suspect, Formats fmt) {
+    String sure =
+        switch (suspect.sureness()) {
+          case LIKELY -> "likely";
+          case PERHAPS -> "perhaps";
+          case OPEN -> "cannot be told yet";
+        };
+    long in = Math.round(1 / Math.max(1e-6, suspect.byChance()));
+    String chance =
+        suspect.byChance() > 0.5
+            ? "chance alone would explain it"
+            : "by chance alone about once in " + fmt.number(in, 0);
+    return new SuspectView(
+        suspect.thing(),
+        sure,
+        (suspect.inFine() == 0
+                ? "in no trouble-free tin"
+                : "in " + suspect.inFine() + " trouble-free too")
+            + "; "
+            + chance);
+  }
+
+  private List<Card> cards(List<PotRecord> records, Formats fmt) {
+    List<Card> cards = new ArrayList<>();
+    Catalogue catalogue = catalogues.current();
+    PotWords words = new PotWords(catalogue, fmt);
+    for (PotRecord record : records) {
+      PotState state = record.state();
+      List<String> tins =
+          state.tins().stream().limit(MOST_DRAWN).map(t -> TinView.one(t, fmt).look()).toList();
+      boolean over = record.bestBefore().isBefore(fmt.today());
+      boolean soon = record.bestBefore().isBefore(fmt.today().plusDays(SOON_DAYS));
+      long there = state.tins().stream().filter(PotState.Tin::there).count();
+      cards.add(
+          new Card(
+              record.code(),
+              words.name(state),
+              PotWords.making(state.plan().making()),
+              left(state, there, fmt),
+              state.plan().making().filled() ? "until " + fmt.shortDate(record.bestBefore()) : "",
+              over ? "over" : soon ? "care" : "rest",
+              tint(state, catalogue),
+              PotWords.shape(state.plan().making()),
+              tins,
+              Math.max(0, state.tins().size() - MOST_DRAWN),
+              state.tins().stream()
+                  .map(PotState.Tin::to)
+                  .filter(t -> !t.isEmpty())
+                  .distinct()
+                  .toList()));
+    }
+    return cards;
+  }
+
+  private static String left(PotState state, long there, Formats fmt) {
+    return switch (state.status()) {
+      case IN_THE_PAN -> "in the pan";
+      case POURED -> there + " of " + state.tins().size() + " here";
+      case GONE ->
+          state.plan().making().filled()
+              ? "all gone"
+              : "made " + fmt.date(fmt.date(state.begunAt()));
+      case ABANDONED -> "abandoned";
+    };
+  }
+
+  private static String tint(PotState state, Catalogue catalogue) {
+    return state.parts().stream()
+        .filter(p -> p.kind() == PartIn.Kind.CARRIER)
+        .findFirst()
+        .map(
+            p ->
+                p.infused() == null || p.infused().herbs().isEmpty()
+                    ? PotParts.colour(p, catalogue)
+                    : catalogue.herb(p.infused().herbs().get(0)).tint())
+        .orElse("#e8da96");
+  }
+}

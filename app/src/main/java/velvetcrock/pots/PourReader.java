@@ -1,0 +1,153 @@
+package velvetcrock.pots;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.melt.PotEvent;
+import velvetcrock.core.melt.PotState;
+import velvetcrock.core.pot.Drops;
+import velvetcrock.core.pot.Filling;
+import velvetcrock.core.pot.Formula;
+import velvetcrock.core.pot.Making;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Typed;
+
+/** Reads how a pot is shared out over its tins. */
+@Component
+class PourReader {
+  private final Pots pots;
+  private final Households households;
+  private final Catalogues catalogues;
+
+  PourReader(Pots pots, Households households, Catalogues catalogues) {
+    this.pots = pots;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /** What there is to fill, ml: whipped it has grown, and some stays in the pan. */
+  double fillsMl(PotState state) {
+    double growth = state.plan().making() == Making.WHIPPED_BUTTER ? pots.overrun().mean() : 0;
+    return state.melt(catalogues.current()).volumeMl() * (1 + growth) * (1 - Formula.POUR_LOSS);
+  }
+
+  /**
+   * Reads it.
+   *
+   * @throws Refused at {@code groups[i].…}, {@code groups} or {@code bought}
+   */
+  PotEvent.Poured read(PotForm form, PotState state) {
+    Kitchen kitchen = households.current().kitchen();
+    Catalogue catalogue = catalogues.current();
+    List<PotForm.GroupRow> rows = form.filled();
+    if (rows.isEmpty()) {
+      throw new Refused("groups[0].size", "Say what it is poured into.");
+    }
+    Problems problems = new Problems();
+    List<Filling.Vessel> vessels = vessels(rows, kitchen, problems);
+    problems.refuseIfAny();
+    Filling filling = Filling.of(fillsMl(state), vessels);
+    List<PotEvent.Group> groups = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      PotForm.GroupRow row = rows.get(i);
+      int count = Objects.requireNonNull(filling.vessels().get(i).count());
+      String at = "groups[" + i + "]";
+      if (count < 1) {
+        problems.add(at + ".count", "There is not enough left to fill one of these.");
+        continue;
+      }
+      double ml = vessels.get(i).ml();
+      String letter = String.valueOf((char) ('A' + i));
+      List<PotEvent.DropsIn> drops = new ArrayList<>();
+      drop(row.oil(), row.drops(), at, catalogue, drops, problems);
+      drop(row.oil2(), row.drops2(), at, catalogue, drops, problems);
+      PotEvent.Group group =
+          problems.attempt(
+              at + ".size",
+              () ->
+                  new PotEvent.Group(
+                      letter,
+                      Typed.text(row.vessel()),
+                      ml,
+                      count,
+                      Typed.named(Drops.Where.class, row.where(), at + ".where"),
+                      drops,
+                      Typed.text(row.reason())));
+      if (group != null) {
+        groups.add(group);
+      }
+    }
+    Long bought = problems.attempt("bought", () -> price(form.bought()));
+    problems.refuseIfAny();
+    return new PotEvent.Poured(groups, form.stirred() != null, bought);
+  }
+
+  /** The rows with the counts that leave the least over. */
+  List<PotForm.GroupRow> exact(PotForm form, PotState state) {
+    Problems problems = new Problems();
+    List<PotForm.GroupRow> rows = form.filled();
+    List<Filling.Vessel> atHand = vessels(rows, households.current().kitchen(), problems);
+    problems.refuseIfAny();
+    Filling filling = Filling.exact(fillsMl(state), atHand);
+    List<PotForm.GroupRow> counted = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      counted.add(rows.get(i).counted(Objects.requireNonNull(filling.vessels().get(i).count())));
+    }
+    return counted;
+  }
+
+  private static List<Filling.Vessel> vessels(
+      List<PotForm.GroupRow> rows, Kitchen kitchen, Problems problems) {
+    List<Filling.Vessel> vessels = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      PotForm.GroupRow row = rows.get(i);
+      String at = "groups[" + i + "]";
+      Double ml =
+          problems.attempt(at + ".size", () -> PotReader.ml(Typed.text(row.size()), kitchen));
+      String typed = Typed.text(row.count());
+      Double count =
+          typed.isEmpty()
+              ? null
+              : problems.attempt(at + ".count", () -> Typed.number(typed, 0, 500, "of them"));
+      if (ml != null) {
+        vessels.add(new Filling.Vessel(ml, count == null ? null : (int) Math.round(count)));
+      }
+    }
+    return vessels;
+  }
+
+  private static void drop(
+      @Nullable String oil,
+      @Nullable String count,
+      String at,
+      Catalogue catalogue,
+      List<PotEvent.DropsIn> drops,
+      Problems problems) {
+    if (Typed.blank(oil) || Typed.blank(count) || Typed.text(count).equals("0")) {
+      return;
+    }
+    PotEvent.DropsIn read =
+        problems.attempt(
+            at + ".drops",
+            () ->
+                new PotEvent.DropsIn(
+                    catalogue.essentialOil(Typed.text(oil)).key(),
+                    Typed.number(count, 0.1, 5000, "drops")));
+    if (read != null) {
+      drops.add(read);
+    }
+  }
+
+  private static @Nullable Long price(@Nullable String typed) {
+    return Typed.blank(typed)
+        ? null
+        : Long.valueOf(Math.round(Typed.number(typed, 0, 100_000, "for one") * 100));
+  }
+}

@@ -1,0 +1,162 @@
+package velvetcrock.pots;
+
+import java.util.ArrayList;
+import java.util.List;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.melt.PotEvent;
+import velvetcrock.core.pot.Drops;
+import velvetcrock.core.pot.Making;
+import velvetcrock.core.pot.Percentages;
+import velvetcrock.core.pot.Working;
+import velvetcrock.web.Formats;
+
+/**
+ * What a recipe says.
+ *
+ * @param aim the hardness aimed at; 0 for none
+ * @param parts in g
+ * @param drops of essential oils, for these weights
+ * @param notes in its writer's words
+ */
+record RecipeBody(
+    String name,
+    Making making,
+    Drops.Where where,
+    double usedAtC,
+    double aim,
+    Working.In in,
+    boolean stirred,
+    Store.Place place,
+    List<Part> parts,
+    List<PotEvent.DropsIn> drops,
+    String notes) {
+
+  /**
+   * A part.
+   *
+   * @param thing what it is in the catalogue, such as {@code wax:beeswax}
+   * @param herbs keys of the herbs that an oil is infused with; empty for plain
+   */
+  record Part(String thing, List<String> herbs, double grams) {
+    /** Copies the list. */
+    Part {
+      herbs = herbs == null ? List.of() : List.copyOf(herbs);
+    }
+  }
+
+  /** Copies the lists. */
+  RecipeBody {
+    parts = List.copyOf(parts);
+    drops = drops == null ? List.of() : List.copyOf(drops);
+  }
+
+  /** The recipe that a pot followed. */
+  static RecipeBody of(PotEvent.Plan plan, List<PartIn> parts, List<PotEvent.DropsIn> drops) {
+    List<Part> all = new ArrayList<>();
+    for (PartIn part : parts) {
+      PartIn.Infused infused = part.infused();
+      all.add(
+          infused == null
+              ? new Part(PotThings.plain(part), List.of(), part.massG())
+              : new Part("carrier:" + mainOil(infused), infused.herbs(), part.massG()));
+    }
+    return new RecipeBody(
+        plan.name(),
+        plan.making(),
+        plan.where(),
+        plan.usedAtC(),
+        plan.aim(),
+        plan.in(),
+        plan.stirred(),
+        plan.place(),
+        all,
+        drops,
+        "");
+  }
+
+  private static String mainOil(PartIn.Infused infused) {
+    return infused.oils().stream()
+        .max((a, b) -> Double.compare(a.share(), b.share()))
+        .orElseThrow()
+        .carrier();
+  }
+
+  RecipeBody named(String called, String said) {
+    return new RecipeBody(
+        called, making, where, usedAtC, aim, in, stirred, place, parts, drops, said);
+  }
+
+  double grams() {
+    return parts.stream().mapToDouble(Part::grams).sum();
+  }
+
+  /** Shares by weight that add to 100.0. */
+  List<Double> percents() {
+    return Percentages.of(parts.stream().map(Part::grams).toList());
+  }
+
+  /** The name of a part. */
+  static String name(Part part, Catalogue catalogue) {
+    String[] named = part.thing().split(":", 2);
+    String plain =
+        switch (named[0]) {
+          case "wax" -> catalogue.wax(named[1]).name();
+          case "powder" -> catalogue.powder(named[1]).name();
+          case "extra" -> PotParts.extra(named[1]);
+          default -> catalogue.carrier(named[1]).name();
+        };
+    if (part.herbs().isEmpty()) {
+      return plain;
+    }
+    List<String> herbs = part.herbs().stream().map(h -> catalogue.herb(h).name()).toList();
+    return String.join(" and ", herbs) + " in " + plain.toLowerCase(java.util.Locale.ROOT);
+  }
+
+  /** What this says otherwise than another version did. */
+  List<String> changedFrom(RecipeBody before, Catalogue catalogue, Formats fmt) {
+    List<String> changes = new ArrayList<>();
+    if (before.making != making) {
+      changes.add(PotWords.making(before.making) + " became " + PotWords.making(making));
+    }
+    for (int i = 0; i < parts.size(); i++) {
+      Part part = parts.get(i);
+      double now = percents().get(i);
+      int was = before.indexOf(part);
+      String name = name(part, catalogue);
+      if (was < 0) {
+        changes.add(name + " new, " + fmt.number(now, 1) + " %");
+      } else if (Math.abs(before.percents().get(was) - now) >= 0.1) {
+        changes.add(
+            name
+                + " "
+                + fmt.number(before.percents().get(was), 1)
+                + " → "
+                + fmt.number(now, 1)
+                + " %");
+      }
+    }
+    for (Part part : before.parts) {
+      if (indexOf(part) < 0) {
+        changes.add(name(part, catalogue) + " left out");
+      }
+    }
+    if (!drops.equals(before.drops)) {
+      changes.add("essential oils otherwise");
+    }
+    if (Math.abs(aim - before.aim) >= 0.05) {
+      changes.add("hardness " + fmt.number(before.aim, 1) + " → " + fmt.number(aim, 1));
+    }
+    return changes;
+  }
+
+  private int indexOf(Part part) {
+    for (int i = 0; i < parts.size(); i++) {
+      if (parts.get(i).thing().equals(part.thing()) && parts.get(i).herbs().equals(part.herbs())) {
+        return i;
+      }
+    }
+    return -1;
+  }
+}

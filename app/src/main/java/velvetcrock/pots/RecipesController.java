@@ -1,0 +1,218 @@
+package velvetcrock.pots;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.core.Refused;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.pot.Melt;
+import velvetcrock.core.pot.Working;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Formats;
+import velvetcrock.web.NotFound;
+import velvetcrock.web.Typed;
+
+/** Recipes: the list, one with its versions, keeping one, and files to and from. */
+@Controller
+class RecipesController {
+  private final Recipes recipes;
+  private final RecipeFile file;
+  private final Pots pots;
+  private final Households households;
+  private final Catalogues catalogues;
+
+  RecipesController(
+      Recipes recipes, RecipeFile file, Pots pots, Households households, Catalogues catalogues) {
+    this.recipes = recipes;
+    this.file = file;
+    this.pots = pots;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * A recipe's version.
+   *
+   * @param lines its parts with their shares
+   */
+  record VersionView(
+      int number,
+      String changed,
+      String when,
+      String what,
+      String notes,
+      List<Line> lines,
+      String drops) {}
+
+  /** A part with its share. */
+  record Line(String name, String percent, String grams, double share) {}
+
+  @GetMapping("/pots/recipes")
+  String list(Model model) {
+    return list(FieldErrors.none(), model);
+  }
+
+  private String list(FieldErrors errors, Model model) {
+    model.addAttribute("recipes", recipes.all());
+    model.addAttribute("errors", errors);
+    return "pots/recipes";
+  }
+
+  @GetMapping("/pots/recipes/{id}")
+  String one(@PathVariable("id") UUID recipe, Model model) {
+    Formats fmt = households.formats(households.current());
+    Catalogue catalogue = catalogues.current();
+    List<Recipes.Version> versions = recipes.versions(recipe);
+    List<VersionView> views = new ArrayList<>();
+    for (Recipes.Version version : versions) {
+      views.add(view(version, catalogue, fmt));
+    }
+    model.addAttribute("id", recipe);
+    model.addAttribute("name", versions.get(0).body().name());
+    model.addAttribute("versions", views);
+    return "pots/recipe";
+  }
+
+  private static VersionView view(Recipes.Version version, Catalogue catalogue, Formats fmt) {
+    RecipeBody body = version.body();
+    List<Line> lines = new ArrayList<>();
+    for (int i = 0; i < body.parts().size(); i++) {
+      RecipeBody.Part part = body.parts().get(i);
+      lines.add(
+          new Line(
+              RecipeBody.name(part, catalogue),
+              fmt.number(body.percents().get(i), 1) + " %",
+              fmt.g(part.grams()),
+              body.percents().get(i)));
+    }
+    return new VersionView(
+        version.number(),
+        version.changed(),
+        fmt.date(fmt.date(version.at())) + ", " + version.by(),
+        PotWords.making(body.making())
+            + " for "
+            + PotWords.where(body.where())
+            + (body.aim() > 0 ? ", hardness " + fmt.number(body.aim(), 1) : ""),
+        body.notes(),
+        lines,
+        new PotWords(catalogue, fmt).drops(body.drops()));
+  }
+
+  @GetMapping("/pots/recipes/{id}/{number}.json")
+  ResponseEntity<String> download(@PathVariable("id") UUID recipe, @PathVariable int number) {
+    Recipes.Version version =
+        recipes.versions(recipe).stream()
+            .filter(v -> v.number() == number)
+            .findFirst()
+            .orElseThrow(() -> new NotFound("There is no such version."));
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("application/ld+json"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"recipe-" + number + ".json\"")
+        .body(file.write(version.body(), number, steps(version.body())));
+  }
+
+  private List<StepWords.Said> steps(RecipeBody body) {
+    Catalogue catalogue = catalogues.current();
+    List<PartIn> parts = new ArrayList<>();
+    for (RecipeBody.Part part : body.parts()) {
+      String[] named = part.thing().split(":", 2);
+      PartIn.Kind kind =
+          switch (named[0]) {
+            case "wax" -> PartIn.Kind.WAX;
+            case "powder" -> PartIn.Kind.POWDER;
+            case "extra" -> PartIn.Kind.EXTRA;
+            default -> PartIn.Kind.CARRIER;
+          };
+      parts.add(new PartIn(kind, named[1], null, null, part.grams(), "", null));
+    }
+    Melt melt = new Melt(parts.stream().map(p -> p.ingredient(catalogue, Carrier.ROOM_C)).toList());
+    Working.With with =
+        new Working.With(
+            parts.stream().anyMatch(p -> p.key().equals("vitamin-e")),
+            !body.drops().isEmpty(),
+            parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
+            parts.stream().anyMatch(PartIn::wet));
+    Working working = Working.of(body.making(), melt, body.in(), with, body.stirred(), 30);
+    return new StepWords(catalogue, households.formats(households.current()))
+        .of(working, parts, melt);
+  }
+
+  @PostMapping("/pots/recipes")
+  String read(
+      @RequestParam(required = false) @Nullable MultipartFile recipe,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    try {
+      UUID id = recipes.keep(file.read(bytes(recipe)));
+      flash.addFlashAttribute("notice", "The recipe is kept.");
+      return "redirect:/pots/recipes/" + id;
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return list(FieldErrors.of(refused), model);
+    }
+  }
+
+  private static byte[] bytes(@Nullable MultipartFile sent) {
+    if (sent == null) {
+      return new byte[0];
+    }
+    try {
+      return sent.getBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Keeps what a pot is made of as a recipe, or as another version of the one that it follows. */
+  @PostMapping("/pots/{code}/recipe")
+  String keep(
+      @PathVariable String code,
+      @RequestParam @Nullable String name,
+      @RequestParam @Nullable String notes,
+      @RequestParam @Nullable String revises,
+      RedirectAttributes flash) {
+    PotRecord pot = pots.find(code);
+    RecipeBody body =
+        RecipeBody.of(pot.state().plan(), pot.state().parts(), pot.state().drops())
+            .named(Typed.text(name), Typed.text(notes));
+    try {
+      if (Typed.blank(revises)) {
+        UUID id = recipes.keep(body);
+        flash.addFlashAttribute("notice", "The recipe is kept.");
+        return "redirect:/pots/recipes/" + id;
+      }
+      UUID id = UUID.fromString(Objects.requireNonNull(revises).substring(0, 36));
+      recipes.revise(id, body);
+      flash.addFlashAttribute("notice", "Another version is kept, with what changed.");
+      return "redirect:/pots/recipes/" + id;
+    } catch (Refused refused) {
+      flash.addFlashAttribute("problem", refused.problems().get(0).message());
+      return "redirect:/pots/" + pot.code();
+    } catch (IllegalArgumentException | StringIndexOutOfBoundsException e) {
+      throw new NotFound("There is no such recipe here.");
+    }
+  }
+}

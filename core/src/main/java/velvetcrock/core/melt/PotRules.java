@@ -1,0 +1,194 @@
+package velvetcrock.core.melt;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import velvetcrock.core.Figures;
+import velvetcrock.core.Learned;
+import velvetcrock.core.Problems;
+import velvetcrock.core.keeping.BalmKeeping;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PotEvent.DropsIn;
+import velvetcrock.core.melt.PotEvent.Group;
+import velvetcrock.core.pot.Drops;
+import velvetcrock.core.pot.Formula;
+import velvetcrock.core.pot.Ingredient;
+import velvetcrock.core.pot.Making;
+import velvetcrock.core.pot.Melt;
+
+/** What a pot has to hold by the catalogue: ceilings, dates, volumes; and what it teaches. */
+public final class PotRules {
+  /** How far tastes lie apart, as a standard deviation of hardness (typical). */
+  private static final double TASTES_APART = 2.7;
+
+  /** Tins filled a little more or less than their size. */
+  private static final double FILLING_TOLERANCE = 1.05;
+
+  /** An oil for pads is solid at this, °C. */
+  private static final double PADS_SOLID_AT_C = 20;
+
+  private final Catalogue catalogue;
+
+  /** Rules by a catalogue. */
+  public PotRules(Catalogue catalogue) {
+    this.catalogue = catalogue;
+  }
+
+  /**
+   * Checks a pot as it stands.
+   *
+   * @throws velvetcrock.core.Refused at {@code drops} or {@code fill[i].drops} where a ceiling is
+   *     passed without a written reason, at {@code parts} where its kind cannot be made of these,
+   *     at {@code fill} where more is filled than there is
+   */
+  public void check(PotState state) {
+    Problems problems = new Problems();
+    Melt melt = state.melt(catalogue);
+    state.parts().stream()
+        .filter(p -> p.kind() != PartIn.Kind.CARRIER || p.infused() == null)
+        .forEach(p -> problems.attempt("parts", () -> p.ingredient(catalogue, 20)));
+    if (state.plan().making() == Making.COMPRESS_PADS) {
+      problems.require(
+          melt.parts().stream().anyMatch(p -> p.meltsC() > PADS_SOLID_AT_C),
+          "parts",
+          "Pads are soaked in an oil that is solid when cold: coconut, or a butter in it.");
+    }
+    String passed = passed(drops(state.drops()), melt.volumeMl(), state.plan().where());
+    problems.require(passed.isEmpty() || !state.reasons().isEmpty(), "drops", passed);
+    filled(state, melt, problems);
+    problems.refuseIfAny();
+  }
+
+  private void filled(PotState state, Melt melt, Problems problems) {
+    if (state.pouredAt() == null) {
+      return;
+    }
+    boolean whipped = state.whipping() != null;
+    double there = melt.volumeMl() * (whipped ? 3 : FILLING_TOLERANCE);
+    problems.require(
+        state.pouredMl() <= there,
+        "fill",
+        "That is "
+            + Math.round(state.pouredMl())
+            + " ml, and "
+            + Math.round(melt.volumeMl())
+            + " ml are in the pan.");
+    for (int i = 0; i < state.groups().size(); i++) {
+      Group group = state.groups().get(i);
+      String over = passed(drops(state.dropsOf(group)), group.ml() * group.count(), group.where());
+      problems.require(
+          over.isEmpty() || !group.reason().isBlank() || !state.reasons().isEmpty(),
+          "fill[" + i + "].drops",
+          over);
+    }
+  }
+
+  /** Drops with what the catalogue knows of them. */
+  public List<Drops.Count> drops(List<DropsIn> drops) {
+    List<Drops.Count> counts = new ArrayList<>();
+    drops.forEach(d -> counts.add(new Drops.Count(catalogue.essentialOil(d.oil()), d.count())));
+    return counts;
+  }
+
+  /** What ceilings are passed, in words; empty where none is. */
+  public static String passed(List<Drops.Count> counts, double volumeMl, Drops.Where where) {
+    if (counts.isEmpty()) {
+      return "";
+    }
+    Drops drops = Drops.of(counts, volumeMl, Drops.USUAL_DROP_ML, where);
+    if (drops.ok()) {
+      return "";
+    }
+    List<String> words = new ArrayList<>();
+    if (drops.percent() > drops.ceilingPercent()) {
+      words.add(over("Essential oils together", drops.percent(), drops.ceilingPercent()));
+    }
+    drops.each().stream()
+        .filter(e -> !e.ok())
+        .filter(
+            e ->
+                e.ceilingPercent() < drops.ceilingPercent()
+                    || drops.percent() <= drops.ceilingPercent())
+        .forEach(e -> words.add(over(e.oil().name(), e.percent(), e.ceilingPercent())));
+    if (drops.sunShare() > 1) {
+      words.add("Those that make skin sensitive to the sun pass their shared ceiling");
+    }
+    return String.join("; ", words) + ". At most " + drops.mostDrops() + " drops pass.";
+  }
+
+  private static String over(String what, double percent, double ceiling) {
+    return what
+        + " "
+        + Figures.plain(Math.round(percent * 100) / 100.0)
+        + " %, at most "
+        + Figures.plain(ceiling)
+        + " % here";
+  }
+
+  /** The hardness that is aimed at, shifted for where it is used; empty where none is. */
+  public static OptionalDouble target(PotEvent.Plan plan) {
+    return plan.aim() <= 0
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(
+            Math.max(1, new Formula.Target(plan.aim(), plan.usedAtC()).shifted())
+                + (plan.stirred() ? Formula.STIRRED_SOFTER : 0));
+  }
+
+  /**
+   * Until when it is good.
+   *
+   * @param made the day it was made
+   * @throws velvetcrock.core.Refused at {@code oilBestBefore} if a part is past its date
+   */
+  public static BalmKeeping keeping(PotState state, LocalDate made) {
+    LocalDate until = state.partsGoodUntil().orElse(made.plusYears(1));
+    return BalmKeeping.of(made, until, state.wet(), state.plan().place());
+  }
+
+  /**
+   * What to add now for the last spoon test.
+   *
+   * @param melt what is in the pan
+   * @param stillG what of it is still there, g
+   * @param harder what the test wants, ΔH
+   * @param wax what hardens it
+   */
+  public static Formula mend(Melt melt, double stillG, double harder, Ingredient wax) {
+    return Formula.harder(melt.scaledTo(stillG).parts(), harder, wax);
+  }
+
+  /**
+   * How much harder than usual a household likes what it makes with a wax: of every pot, the
+   * hardness that its last test found right, less what its kind aims at; drawn towards 0 as {@link
+   * Learned} says.
+   *
+   * @param pots all that were tested
+   * @param wax key of the wax
+   */
+  public Learned taste(List<PotState> pots, String wax) {
+    return Learned.of(
+        0,
+        TASTES_APART,
+        pots.stream()
+            .filter(p -> !p.tests().isEmpty())
+            .filter(p -> p.tests().get(p.tests().size() - 1).wax().equals(wax))
+            .filter(p -> p.plan().making().stiff().isPresent())
+            .mapToDouble(this::likedAboveUsual)
+            .toArray());
+  }
+
+  private double likedAboveUsual(PotState pot) {
+    PotState.Test last = pot.tests().get(pot.tests().size() - 1);
+    double usual =
+        new Formula.Target(
+                pot.plan().making().stiff().orElseThrow().hardness().middle(), pot.plan().usedAtC())
+            .shifted();
+    return last.hardness() + last.harder() - usual;
+  }
+
+  /** The wax a pot hardens with where it has none of its own. */
+  public Ingredient usualWax() {
+    return Ingredient.of(catalogue.wax("beeswax"), 1);
+  }
+}

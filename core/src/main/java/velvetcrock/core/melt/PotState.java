@@ -1,0 +1,176 @@
+package velvetcrock.core.melt;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PotEvent.DropsIn;
+import velvetcrock.core.melt.PotEvent.Fate;
+import velvetcrock.core.melt.PotEvent.Group;
+import velvetcrock.core.pot.Formula;
+import velvetcrock.core.pot.Melt;
+import velvetcrock.core.pot.Whipping;
+
+/**
+ * A pot as its log says it stands.
+ *
+ * @param parts all that went into the pan, more of the same together
+ * @param drops essential oils in the whole melt
+ * @param reasons why ceilings are passed, as they were written
+ * @param tests the spoon tests
+ * @param read the last temperature that was read; null where none was
+ * @param whipping where a whipped butter stands; null for anything else
+ * @param whippedAt since when it stands there
+ * @param groups what was poured; empty until it is
+ * @param tins one by one
+ * @param remarks what was written about it
+ */
+public record PotState(
+    PotEvent.Plan plan,
+    Instant begunAt,
+    List<PartIn> parts,
+    List<DropsIn> drops,
+    List<String> reasons,
+    List<Test> tests,
+    @Nullable Reading read,
+    @Nullable Whipping whipping,
+    @Nullable Instant whippedAt,
+    @Nullable Instant pouredAt,
+    boolean stirred,
+    List<Group> groups,
+    @Nullable Long boughtMinor,
+    List<Tin> tins,
+    @Nullable Instant abandonedAt,
+    boolean givenBack,
+    List<String> remarks) {
+
+  /** Where a pot stands. */
+  public enum Status {
+    /** Not poured yet. */
+    IN_THE_PAN,
+    /** Poured, and there are tins left. */
+    POURED,
+    /** Its tins are all gone, or it went into something else. */
+    GONE,
+    /** It came to nothing. */
+    ABANDONED
+  }
+
+  /**
+   * A spoon test.
+   *
+   * @param hardness of the melt as it was tested
+   * @param wax key of its main wax; empty for none
+   */
+  public record Test(double harder, double hardness, String wax) {}
+
+  /** A temperature that was read. */
+  public record Reading(Instant at, double celsius) {}
+
+  /**
+   * A tin.
+   *
+   * @param name its letter and number
+   * @param fate what became of it; null while nothing is noted
+   * @param reactions what skins did that it was used on
+   */
+  public record Tin(
+      String name,
+      String group,
+      @Nullable Fate fate,
+      @Nullable Instant since,
+      String to,
+      String remark,
+      List<String> reactions) {
+    /** Whether it is still there. */
+    public boolean there() {
+      return fate == null || fate == Fate.KEPT;
+    }
+  }
+
+  /** Where it stands. */
+  public Status status() {
+    if (abandonedAt != null) {
+      return Status.ABANDONED;
+    }
+    if (!plan.making().filled()) {
+      return Status.GONE;
+    }
+    if (pouredAt == null) {
+      return Status.IN_THE_PAN;
+    }
+    return tins.stream().anyMatch(Tin::there) ? Status.POURED : Status.GONE;
+  }
+
+  /** All that went into the pan as it counts. */
+  public Melt melt(Catalogue catalogue) {
+    return new Melt(parts.stream().map(p -> p.ingredient(catalogue, plan.usedAtC())).toList());
+  }
+
+  /** Whether anything wet went in. */
+  public boolean wet() {
+    return parts.stream().anyMatch(PartIn::wet);
+  }
+
+  /** The earliest date among its parts. */
+  public Optional<LocalDate> partsGoodUntil() {
+    return parts.stream()
+        .map(PartIn::goodUntil)
+        .filter(Objects::nonNull)
+        .min(Comparator.naturalOrder());
+  }
+
+  /** What was poured, ml. */
+  public double pouredMl() {
+    return groups.stream().mapToDouble(Group::volumeMl).sum();
+  }
+
+  /**
+   * By how much whipping made it grow, as a share: what was filled against what was melted, less
+   * what stays in the bowl.
+   *
+   * @return empty for what was not whipped or not poured
+   */
+  public Optional<Double> overrun(Catalogue catalogue) {
+    if (whipping == null || pouredAt == null) {
+      return Optional.empty();
+    }
+    return Optional.of(pouredMl() / (melt(catalogue).volumeMl() * (1 - Formula.POUR_LOSS)) - 1);
+  }
+
+  /** A group by its letter. */
+  public Optional<Group> group(String letter) {
+    return groups.stream().filter(g -> g.letter().equals(letter)).findFirst();
+  }
+
+  /** A tin by its name. */
+  public Optional<Tin> tin(String name) {
+    return tins.stream().filter(t -> t.name().equals(name)).findFirst();
+  }
+
+  /** Drops that reached a group: its share by volume of those in the whole melt, and its own. */
+  public List<DropsIn> dropsOf(Group group) {
+    double share = pouredMl() <= 0 ? 0 : group.volumeMl() / pouredMl();
+    List<DropsIn> all = new ArrayList<>();
+    for (DropsIn one : drops) {
+      add(all, new DropsIn(one.oil(), one.count() * share));
+    }
+    group.drops().forEach(one -> add(all, one));
+    return all;
+  }
+
+  private static void add(List<DropsIn> all, DropsIn more) {
+    for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).oil().equals(more.oil())) {
+        all.set(i, new DropsIn(more.oil(), all.get(i).count() + more.count()));
+        return;
+      }
+    }
+    all.add(more);
+  }
+}

@@ -1,0 +1,398 @@
+package velvetcrock.core.melt;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.Learned;
+import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.keeping.BalmKeeping;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PotEvent.DropsIn;
+import velvetcrock.core.melt.PotEvent.Fate;
+import velvetcrock.core.melt.PotEvent.Group;
+import velvetcrock.core.pot.Drops.Where;
+import velvetcrock.core.pot.Extra;
+import velvetcrock.core.pot.Formula;
+import velvetcrock.core.pot.Ingredient;
+import velvetcrock.core.pot.Making;
+import velvetcrock.core.pot.Whipping;
+import velvetcrock.core.pot.Working;
+
+/** What happens to a pot, folded; and the rules that it holds. */
+class PotLogTest {
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final PotRules RULES = new PotRules(CATALOGUE);
+  private static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
+  private static final LocalDate MADE = LocalDate.of(2026, 11, 25);
+
+  private final List<Entry<PotEvent>> log = new ArrayList<>();
+
+  @BeforeEach
+  void clear() {
+    log.clear();
+  }
+
+  private UUID say(PotEvent event) {
+    return say(event, null);
+  }
+
+  private UUID say(PotEvent event, @Nullable UUID replaces) {
+    UUID id = UUID.randomUUID();
+    log.add(new Entry<>(id, log.size() + 1, NOON.plusSeconds(log.size()), event, replaces));
+    return id;
+  }
+
+  private PotState state() {
+    return PotLog.fold(log);
+  }
+
+  private static PotEvent.Plan plan(Making making, Where where, double aim) {
+    return new PotEvent.Plan(
+        making, "", where, 20, aim, Working.In.BATH, false, Store.Place.COOL, "", "");
+  }
+
+  private static PartIn part(PartIn.Kind kind, String key, double grams) {
+    return new PartIn(kind, key, null, null, grams, grams + " g", null);
+  }
+
+  private static PartIn infused(double grams, @Nullable LocalDate until) {
+    return new PartIn(
+        PartIn.Kind.CARRIER,
+        "K7M-A",
+        new PartIn.Infused("K7M", "A", List.of(new PartIn.OilShare("olive", 1)), List.of("yarrow")),
+        null,
+        grams,
+        "",
+        until);
+  }
+
+  private void begin(Making making, Where where, List<PartIn> parts, List<DropsIn> drops) {
+    say(new PotEvent.Begun(plan(making, where, 16), parts, drops, ""));
+  }
+
+  private void salve() {
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(91.3, null), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+        List.of());
+  }
+
+  private static Group group(String letter, double ml, int count, Where where, DropsIn... drops) {
+    return new Group(letter, "tins", ml, count, where, List.of(drops), "");
+  }
+
+  @Test
+  void moreOfTheSameIsOnePart() {
+    salve();
+    say(new PotEvent.Added(List.of(part(PartIn.Kind.WAX, "beeswax", 2)), List.of(), ""));
+    say(new PotEvent.Added(List.of(part(PartIn.Kind.EXTRA, "vitamin-e", 1)), List.of(), ""));
+
+    assertThat(state().parts()).hasSize(3);
+    assertThat(state().parts().get(1).massG()).isCloseTo(19.4, within(1e-9));
+    assertThat(state().status()).isEqualTo(PotState.Status.IN_THE_PAN);
+    assertThat(state().melt(CATALOGUE).massG()).isCloseTo(111.7, within(1e-9));
+  }
+
+  @Test
+  void pouringMakesTinsAndTheirFatesAreFollowed() {
+    salve();
+    say(
+        new PotEvent.Poured(
+            List.of(group("A", 30, 2, Where.BODY), group("B", 15, 3, Where.BODY)), false, 450L));
+    say(new PotEvent.Went("A1", Fate.GIVEN, "the ferry crew", "with thanks"));
+    say(new PotEvent.Reacted("A1", "itching"));
+    say(new PotEvent.Went("B3", Fate.USED_UP, "", ""));
+
+    PotState state = state();
+    assertThat(state.tins()).extracting("name").containsExactly("A1", "A2", "B1", "B2", "B3");
+    assertThat(state.tin("A1").orElseThrow().reactions()).containsExactly("itching");
+    assertThat(state.tin("A1").orElseThrow().to()).isEqualTo("the ferry crew");
+    assertThat(state.tins().stream().filter(PotState.Tin::there)).hasSize(3);
+    assertThat(state.status()).isEqualTo(PotState.Status.POURED);
+    assertThat(state.boughtMinor()).isEqualTo(450);
+    assertThatThrownBy(
+            () -> {
+              say(new PotEvent.Went("B3", Fate.GIVEN, "x", ""));
+              state();
+            })
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("gone already");
+  }
+
+  @Test
+  void whenAllTinsAreGoneThePotIs() {
+    salve();
+    say(new PotEvent.Poured(List.of(group("A", 100, 1, Where.BODY)), false, null));
+    say(new PotEvent.Went("A1", Fate.SPOILED, "", "rancid"));
+
+    assertThat(state().status()).isEqualTo(PotState.Status.GONE);
+  }
+
+  @Test
+  void whatCannotHaveHappenedIsRefused() {
+    assertThatThrownBy(() -> PotLog.fold(List.of())).isInstanceOf(Refused.class);
+    salve();
+    say(new PotEvent.Poured(List.of(group("A", 30, 2, Where.BODY)), false, null));
+    List<PotEvent> impossible =
+        List.of(
+            new PotEvent.Poured(List.of(group("B", 30, 1, Where.BODY)), false, null),
+            new PotEvent.Added(List.of(), List.of(new DropsIn("lavender", 3)), ""),
+            new PotEvent.Tested(1, 16),
+            new PotEvent.Went("Z9", Fate.KEPT, "", ""),
+            new PotEvent.Reacted("Z9", "red"),
+            new PotEvent.Abandoned(true, ""));
+    for (PotEvent event : impossible) {
+      List<Entry<PotEvent>> all = new ArrayList<>(log);
+      all.add(new Entry<>(UUID.randomUUID(), 9, NOON.plusSeconds(99), event, null));
+      assertThatThrownBy(() -> PotLog.fold(all)).as("%s", event).isInstanceOf(Refused.class);
+    }
+  }
+
+  @Test
+  void nothingHappensToAPotThatCameToNothingButARemark() {
+    salve();
+    say(new PotEvent.Abandoned(true, "called away"));
+    say(new PotEvent.Remarked("try again"));
+
+    assertThat(state().status()).isEqualTo(PotState.Status.ABANDONED);
+    assertThat(state().givenBack()).isTrue();
+    assertThat(state().remarks()).containsExactly("called away", "try again");
+    say(new PotEvent.Read(60));
+    assertThatThrownBy(this::state).isInstanceOf(Refused.class);
+  }
+
+  @Test
+  void anEntryTakenBackCountsForNothing() {
+    salve();
+    UUID added =
+        say(new PotEvent.Added(List.of(part(PartIn.Kind.WAX, "beeswax", 9)), List.of(), ""));
+    say(new PotEvent.Struck(), added);
+
+    assertThat(state().parts().get(1).massG()).isEqualTo(17.4);
+  }
+
+  @Test
+  void aWhippedButterIsFollowedAndItsOverrunMeasured() {
+    begin(
+        Making.WHIPPED_BUTTER,
+        Where.BODY,
+        List.of(part(PartIn.Kind.CARRIER, "shea", 91.5)),
+        List.of());
+    say(new PotEvent.Looked(Whipping.Look.EDGE_SET));
+    say(new PotEvent.Looked(Whipping.Look.STANDS));
+    assertThat(state().whipping().stage()).isEqualTo(Whipping.Stage.STANDS);
+    say(new PotEvent.Poured(List.of(group("A", 48.5, 3, Where.BODY)), false, null));
+
+    assertThat(state().overrun(CATALOGUE))
+        .hasValueSatisfying(o -> assertThat(o).isCloseTo(0.5, within(0.001)));
+    RULES.check(state());
+  }
+
+  @Test
+  void onlyAWhippedButterIsWhipped() {
+    salve();
+    say(new PotEvent.Looked(Whipping.Look.STANDS));
+
+    assertThatThrownBy(this::state).isInstanceOf(Refused.class).hasMessageContaining("whipped");
+  }
+
+  @Test
+  void aCeilingIsPassedOnlyWithAWrittenReason() {
+    List<PartIn> parts = List.of(infused(91.3, null));
+    List<DropsIn> forty = List.of(new DropsIn("lavender", 60));
+    begin(Making.MASSAGE_OIL, Where.BODY, parts, forty);
+    assertThatThrownBy(() -> RULES.check(state()))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("drops")
+        .hasMessageContaining("At most 40 drops");
+    log.clear();
+    say(
+        new PotEvent.Begun(
+            plan(Making.MASSAGE_OIL, Where.BODY, 0), parts, forty, "for one knee, for a week"));
+    RULES.check(state());
+    assertThat(state().reasons()).containsExactly("for one knee, for a week");
+  }
+
+  @Test
+  void tinsForTheSmallBearLess() {
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(91.3, null), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+        List.of(new DropsIn("lavender", 22)));
+    RULES.check(state());
+    say(
+        new PotEvent.Poured(
+            List.of(group("A", 30, 2, Where.BODY), group("B", 15, 3, Where.CHILD_2_6)),
+            false,
+            null));
+
+    assertThatThrownBy(() -> RULES.check(state()))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("fill[1].drops")
+        .hasMessageContaining("0.5 %");
+  }
+
+  @Test
+  void scentInSingleTinsReachesOnlyThese() {
+    salve();
+    say(
+        new PotEvent.Poured(
+            List.of(
+                group("A", 30, 2, Where.BODY, new DropsIn("lavender", 20)),
+                group("B", 15, 3, Where.UNDER_2)),
+            false,
+            null));
+    RULES.check(state());
+
+    PotState state = state();
+    assertThat(state.dropsOf(state.group("A").orElseThrow())).hasSize(1);
+    assertThat(state.dropsOf(state.group("B").orElseThrow())).isEmpty();
+  }
+
+  @Test
+  void dropsOfTheMeltAreSharedOutByVolume() {
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(91.3, null), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+        List.of(new DropsIn("lavender", 20)));
+    say(
+        new PotEvent.Poured(
+            List.of(
+                group("A", 30, 2, Where.BODY, new DropsIn("lavender", 4)),
+                group("B", 15, 4, Where.BODY)),
+            false,
+            null));
+    PotState state = state();
+
+    assertThat(state.dropsOf(state.group("A").orElseThrow()).get(0).count())
+        .isCloseTo(14, within(1e-9));
+    assertThat(state.dropsOf(state.group("B").orElseThrow()).get(0).count())
+        .isCloseTo(10, within(1e-9));
+  }
+
+  @Test
+  void noMoreIsFilledThanThereIs() {
+    salve();
+    say(new PotEvent.Poured(List.of(group("A", 30, 9, Where.BODY)), false, null));
+
+    assertThatThrownBy(() -> RULES.check(state()))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("270 ml");
+  }
+
+  @Test
+  void padsWantAnOilThatIsSolidWhenCold() {
+    begin(Making.COMPRESS_PADS, Where.BODY, List.of(infused(90, null)), List.of());
+    assertThatThrownBy(() -> RULES.check(state())).hasMessageContaining("solid when cold");
+    log.clear();
+    begin(
+        Making.COMPRESS_PADS,
+        Where.BODY,
+        List.of(part(PartIn.Kind.CARRIER, "coconut", 90)),
+        List.of());
+    RULES.check(state());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Extra.class)
+  void wetThingsCostTheKeeping(Extra extra) {
+    LocalDate until = MADE.plusMonths(20);
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(90, until), part(PartIn.Kind.EXTRA, extra.key(), 2)),
+        List.of());
+    BalmKeeping keeping = PotRules.keeping(state(), MADE);
+
+    assertThat(keeping.bestBefore()).isEqualTo(extra.wet() ? MADE : MADE.plusMonths(12));
+  }
+
+  @Test
+  void aPotIsGoodAsLongAsTheFirstOfItsParts() {
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(90, MADE.plusMonths(5)), part(PartIn.Kind.WAX, "beeswax", 9)),
+        List.of());
+    assertThat(PotRules.keeping(state(), MADE).bestBefore()).isEqualTo(MADE.plusMonths(5));
+    log.clear();
+    begin(Making.SALVE, Where.BODY, List.of(infused(90, MADE.minusDays(1))), List.of());
+    assertThatThrownBy(() -> PotRules.keeping(state(), MADE)).isInstanceOf(Refused.class);
+  }
+
+  @Test
+  void tasteIsLearnedForAWax() {
+    salve();
+    say(new PotEvent.Tested(1.5, 17.5));
+    Learned taste = RULES.taste(List.of(state(), state(), state()), "beeswax");
+
+    assertThat(taste.mean()).isCloseTo(1.5, within(1e-9));
+    assertThat(taste.count()).isEqualTo(3);
+    assertThat(RULES.taste(List.of(state()), "candelilla").count()).isZero();
+  }
+
+  @Test
+  void whatATestAsksForIsReckonedForWhatIsStillInThePan() {
+    salve();
+    Ingredient wax = Ingredient.of(CATALOGUE.wax("beeswax"), 1);
+    Formula mended = PotRules.mend(state().melt(CATALOGUE), 50, 1.5, wax);
+    double grams = mended.addition().orElseThrow().massG();
+    double was = state().melt(CATALOGUE).hardness();
+
+    assertThat((50 * was + 100 * grams) / (50 + grams)).isCloseTo(was + 1.5, within(1e-9));
+    assertThat(
+            PotRules.mend(state().melt(CATALOGUE), 50, -1.5, wax).addition().orElseThrow().kind())
+        .isEqualTo(Ingredient.Kind.OIL);
+  }
+
+  @Test
+  void aWarmPocketAndStirringAskForMore() {
+    PotEvent.Plan pocket =
+        new PotEvent.Plan(
+            Making.SALVE, "", Where.BODY, 28, 16, Working.In.BATH, true, Store.Place.COOL, "", "");
+
+    assertThat(PotRules.target(pocket).orElseThrow()).isCloseTo(16 + 2.4 + 1.5, within(1e-9));
+    assertThat(PotRules.target(plan(Making.SALVE, Where.BODY, 0))).isEmpty();
+  }
+
+  @Test
+  void entriesHoldWhatTheyMust() {
+    assertThatThrownBy(() -> part(PartIn.Kind.WAX, "", 1)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> part(PartIn.Kind.WAX, "beeswax", 0)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new DropsIn("lavender", 0)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new PotEvent.Added(List.of(), List.of(), ""))
+        .isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new PotEvent.Read(900)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new PotEvent.Remarked(" ")).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new PotEvent.Tested(99, 16)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> group("A", 30, 0, Where.BODY)).isInstanceOf(Refused.class);
+    assertThatThrownBy(
+            () ->
+                PotLog.fold(
+                    List.of(
+                        new Entry<>(
+                            UUID.randomUUID(),
+                            1,
+                            NOON,
+                            new PotEvent.Begun(
+                                plan(Making.SALVE, Where.BODY, 16), List.of(), List.of(), ""),
+                            null))))
+        .isInstanceOf(Refused.class);
+  }
+}
