@@ -39,11 +39,17 @@ class Pages {
       Files.writeString(session, pages.prepareBottles());
       return;
     }
+    if (args[0].equals("prepare-pots")) {
+      Files.writeString(session, pages.preparePots());
+      return;
+    }
     String[] kept = Files.readString(session).split("\n");
     pages.cookie = kept[0];
     int requests = Integer.parseInt(args[3]);
     if (args[0].equals("measure-bottles")) {
       pages.measureBottles(kept[1], requests);
+    } else if (args[0].equals("measure-pots")) {
+      pages.measurePots(kept, args[4], requests);
     } else {
       pages.measure(kept[1], requests);
     }
@@ -82,6 +88,24 @@ class Pages {
     }
     entry(batch, "{\"kind\":\"bottled\",\"data\":{\"bottles\":[" + String.join(",", bottles) + "]}}");
     return kept;
+  }
+
+  /** The same, then makes a salve of a bottle and pours it into six tins. */
+  private String preparePots() throws Exception {
+    String kept = prepareBottles();
+    String code = kept.split("\n")[1].replace("/batches/", "");
+    String csrf = csrf(get("/pots/new"));
+    String pot =
+        form("/pots", "_csrf", csrf, "making", "SALVE", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "80 ml", "parts[1].thing", "wax:beeswax", "parts[1].amount", "14 g", "key", "pot").headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
+    form(pot + "/log", "_csrf", csrf, "kind", "poured", "groups[0].size", "15 ml", "groups[0].count", "6", "groups[0].where", "BODY", "key", "poured");
+    return kept + "\n" + pot;
+  }
+
+  private void measurePots(String[] kept, String lot, int requests) throws Exception {
+    heading(requests);
+    for (String path : List.of("/pots", kept[2], "/pots/of/lots/" + lot, "/pots/of" + kept[1], "/pots/reactions", "/pots/new")) {
+      report(path.contains(lot) ? "/pots/of/lots/…" : path, requests, i -> send(request(path).GET().build()));
+    }
   }
 
   private void entry(String batch, String json) throws Exception {

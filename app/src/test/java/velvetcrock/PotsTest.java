@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -29,7 +30,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockMultipartFile;
+import velvetcrock.batch.BatchReadings;
 import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PotEvent;
@@ -43,6 +47,7 @@ import velvetcrock.pots.Pots;
 class PotsTest extends BottleHouse {
   @Autowired Pots pots;
   @Autowired Drawer drawer;
+  @Autowired BatchReadings readings;
   @Autowired JdbcTemplate jdbc;
 
   private static Catalogue catalogue() {
@@ -304,6 +309,10 @@ class PotsTest extends BottleHouse {
     assertThat(page("/pots/" + pot.code()))
         .contains("a bit soft")
         .containsPattern("Add [12]\\.?\\d* g of beeswax");
+    note(pot, "kind", "tested", "harder", "-3", "still", "50 g");
+    assertThat(page("/pots/" + pot.code()))
+        .contains("far too hard")
+        .contains("to the 50 g in the pan");
     note(pot, "kind", "tested", "feel", "RIGHT");
     assertThat(page("/pots/" + pot.code())).contains("It is right: pour it.");
   }
@@ -321,6 +330,27 @@ class PotsTest extends BottleHouse {
             "/pots/" + pot.code() + "/log",
             sentence("k" + UUID.randomUUID(), "kind", "read", "celsius", "warm"))
         .andExpect(status().isUnprocessableContent());
+  }
+
+  @Test
+  void theStovesReadingIsOffered() throws Exception {
+    String code = bottled(40);
+    PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
+    assertThat(page("/pots/" + pot.code())).doesNotContain("The stove’s thermometer reads");
+    String hot = charge(0);
+    log(
+        hot,
+        new Event.PutOnHeat(
+            new Event.Heater(null, Appliance.SLOW_COOKER.words(), Appliance.SLOW_COOKER),
+            new Event.Knob("warm", null, 1.0),
+            null));
+    as(
+        keeper,
+        () ->
+            readings.add(
+                batches.find(hot), List.of(new BatchReckoning.Reading(Instant.now(), 61.4))));
+
+    assertThat(page("/pots/" + pot.code())).contains("The stove’s thermometer reads 61 °C");
   }
 
   @Test
@@ -820,7 +850,8 @@ class PotsTest extends BottleHouse {
         .andExpect(status().isOk())
         .andExpect(content().string(containsString("name=\"groups[0].count\"")))
         .andExpect(content().string(containsString("value=\"1\"")))
-        .andExpect(content().string(containsString("value=\"4\"")));
+        .andExpect(content().string(containsString("value=\"4\"")))
+        .andExpect(content().string(containsString("left over.")));
   }
 
   @Test

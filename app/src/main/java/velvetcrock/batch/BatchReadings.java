@@ -1,9 +1,11 @@
 package velvetcrock.batch;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -43,7 +45,7 @@ public class BatchReadings {
    */
   @Transactional
   public int add(BatchRecord batch, List<Reading> readings) {
-    Set<java.time.Instant> times = new HashSet<>();
+    Set<Instant> times = new HashSet<>();
     List<Reading> once =
         readings.stream()
             .filter(r -> times.add(r.at()))
@@ -60,6 +62,17 @@ public class BatchReadings {
   @Transactional(readOnly = true)
   public Series of(UUID batchId) {
     return store.series(batchId);
+  }
+
+  /** What the stove reads now: the newest reading since a moment of any batch on the heat. */
+  @Transactional(readOnly = true)
+  public Optional<Reading> onTheStove(Instant since) {
+    List<UUID> hot =
+        batches.standing().stream()
+            .filter(b -> b.state().heat().now().isPresent())
+            .map(BatchRecord::id)
+            .toList();
+    return hot.isEmpty() ? Optional.empty() : store.newest(hot, since);
   }
 
   /** Whether the last reading of a batch came from a file. */

@@ -7,8 +7,11 @@ import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -77,6 +80,19 @@ class ReadingStore {
           series.addUnlessSame(row.getLong(1), row.getDouble(2));
         });
     return series.build();
+  }
+
+  /** The newest of some batches since a moment; empty where none was read. */
+  Optional<Reading> newest(Collection<UUID> batchIds, Instant since) {
+    return jdbc
+        .query(
+            "select at, celsius from reading where batch_id = any(?) and at >= ?"
+                + " order by at desc limit 1",
+            (row, n) -> new Reading(row.getTimestamp(1).toInstant(), row.getDouble(2)),
+            batchIds.toArray(UUID[]::new),
+            Timestamp.from(since))
+        .stream()
+        .findFirst();
   }
 
   boolean lastFromFile(UUID batchId) {

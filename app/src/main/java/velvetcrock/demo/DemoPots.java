@@ -23,6 +23,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.pots.PotSources;
 import velvetcrock.pots.Pots;
+import velvetcrock.pots.Recipes;
 
 /**
  * The demo household's pots: one of every state, given to ferry crew, weather station and spinners.
@@ -36,13 +37,21 @@ class DemoPots {
 
   private final Pots pots;
   private final PotSources sources;
+  private final Recipes recipes;
   private final BottleBook book;
   private final Catalogues catalogues;
   private final Clock clock;
 
-  DemoPots(Pots pots, PotSources sources, BottleBook book, Catalogues catalogues, Clock clock) {
+  DemoPots(
+      Pots pots,
+      PotSources sources,
+      Recipes recipes,
+      BottleBook book,
+      Catalogues catalogues,
+      Clock clock) {
     this.pots = pots;
     this.sources = sources;
+    this.recipes = recipes;
     this.book = book;
     this.catalogues = catalogues;
     this.clock = clock;
@@ -89,6 +98,10 @@ class DemoPots {
     say(station, 18, new PotEvent.Went("B1", Fate.GIVEN, STATION, "for the small ones"));
     say(station, 17, new PotEvent.Went("B2", Fate.KEPT, "", ""));
 
+    UUID recipe = recipes.keep(pots.find(ferry), "Ferry crew’s salve", "Poured at 60 °C; no dips.");
+    recipes.revise(
+        recipe, pots.find(station), "Ferry crew’s salve", "With shea, for hands in the wind.");
+
     String bars =
         begin(
             35,
@@ -134,7 +147,7 @@ class DemoPots {
 
   private PotEvent.Tested tested(String code, double harder) {
     return new PotEvent.Tested(
-        harder, pots.find(code).state().melt(catalogues.current()).hardness());
+        harder, pots.find(code).state().melt(catalogues.current()).hardness(), null);
   }
 
   private static PotEvent.Plan plan(Making making, String name, double aim) {

@@ -79,14 +79,14 @@ class NewPotController {
   /** The same, for a sentence that changed. */
   @PostMapping("/pots/new")
   String changed(NewPotForm form, Model model) {
-    return page(form.completed(usual(form.making(), null)), FieldErrors.none(), model);
+    return page(form.completed(usual(form.making(), form.firstOil())), FieldErrors.none(), model);
   }
 
   /** The same scaled to another amount of its first part that has one. */
   @PostMapping("/pots/new/scale")
   String scale(
       NewPotForm form, @RequestParam String to, Model model, HttpServletResponse response) {
-    NewPotForm typed = form.completed(usual(form.making(), null));
+    NewPotForm typed = form.completed(usual(form.making(), form.firstOil()));
     return rewritten(typed, model, response, order -> scaled(typed, order, to));
   }
 
@@ -98,7 +98,7 @@ class NewPotController {
       @RequestParam String instead,
       Model model,
       HttpServletResponse response) {
-    NewPotForm typed = form.completed(usual(form.making(), null));
+    NewPotForm typed = form.completed(usual(form.making(), form.firstOil()));
     return rewritten(
         typed,
         model,
@@ -155,7 +155,7 @@ class NewPotController {
   @PostMapping("/pots")
   String begin(
       NewPotForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
-    NewPotForm typed = form.completed(usual(form.making(), null));
+    NewPotForm typed = form.completed(usual(form.making(), form.firstOil()));
     try {
       PotOrder order = reader.read(typed);
       Pots.Done done = pots.begin(order.begun(), null, Objects.requireNonNull(typed.key()));

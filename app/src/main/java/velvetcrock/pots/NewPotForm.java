@@ -27,6 +27,7 @@ import velvetcrock.web.Typed;
  * @param layers how often it is folded over
  * @param reason why a ceiling is passed
  * @param recipe the version of a recipe that it follows, such as {@code id-3}
+ * @param was what was made before another kind was chosen, whose parts are not this one's
  * @param set {@code parts+}, {@code parts-1}, {@code drops+}, {@code drops-0}: a row more or less
  */
 record NewPotForm(
@@ -49,6 +50,7 @@ record NewPotForm(
     @Nullable String reason,
     @Nullable String recipe,
     @Nullable String key,
+    @Nullable String was,
     @Nullable String set) {
   private static final int MOST_PARTS = 12;
   private static final int MOST_DROPS = 8;
@@ -74,7 +76,7 @@ record NewPotForm(
   /** The same with nothing missing and the asked row added or left out. */
   NewPotForm completed(List<Row> usual) {
     List<Row> rows = new ArrayList<>();
-    if (parts != null) {
+    if (parts != null && !anew()) {
       parts.stream()
           .filter(Objects::nonNull)
           .limit(MOST_PARTS)
@@ -120,14 +122,26 @@ record NewPotForm(
         or(reason, ""),
         or(recipe, ""),
         key == null || key.isBlank() ? UUID.randomUUID().toString() : key,
+        or(making, "SALVE"),
         null);
+  }
+
+  /** Whether another kind was just chosen. */
+  boolean anew() {
+    return was != null && !was.isBlank() && !was.equals(making);
+  }
+
+  /** The oil that the first part comes from, which another kind may be made of too; or nothing. */
+  String firstOil() {
+    String first = parts == null || parts.isEmpty() ? "" : Typed.text(parts.get(0).thing());
+    return first.startsWith("bottle:") || first.startsWith("cloth:") ? first : "";
   }
 
   /** The same with other parts. */
   NewPotForm with(List<Row> rows) {
     return new NewPotForm(
         making, name, where, used, hardness, in, stirred, place, forWhat, rows, drops, count, size,
-        cloth, pad, layers, reason, recipe, key, null);
+        cloth, pad, layers, reason, recipe, key, was, null);
   }
 
   private static void drop(List<?> rows, String index, int least) {

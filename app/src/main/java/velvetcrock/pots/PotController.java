@@ -1,12 +1,15 @@
 package velvetcrock.pots;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchReadings;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Catalogue;
@@ -36,7 +40,7 @@ import velvetcrock.web.Typed;
 /** A pot: worked, poured, and followed tin by tin. */
 @Controller
 class PotController {
-  private static final double SPOON_G = 3;
+  private static final Duration STOVE_FRESH = Duration.ofMinutes(10);
 
   private final Pots pots;
   private final PotThings things;
@@ -44,6 +48,7 @@ class PotController {
   private final PotMoney money;
   private final PotCautions cautions;
   private final Tracing tracing;
+  private final BatchReadings readings;
   private final Households households;
   private final Catalogues catalogues;
 
@@ -54,6 +59,7 @@ class PotController {
       PotMoney money,
       PotCautions cautions,
       Tracing tracing,
+      BatchReadings readings,
       Households households,
       Catalogues catalogues) {
     this.pots = pots;
@@ -62,6 +68,7 @@ class PotController {
     this.money = money;
     this.cautions = cautions;
     this.tracing = tracing;
+    this.readings = readings;
     this.households = households;
     this.catalogues = catalogues;
   }
@@ -96,7 +103,9 @@ class PotController {
   @PostMapping("/pots/{code}/fill")
   String fill(@PathVariable String code, PotForm form, Model model, HttpServletResponse response) {
     try {
-      PotForm counted = form.with(pours.exact(form, pots.find(code).state()));
+      PourReader.Exact exact = pours.exact(form, pots.find(code).state());
+      PotForm counted = form.with(exact.rows());
+      model.addAttribute("rest", exact.restMl());
       return page(code, counted, FieldErrors.none(), model);
     } catch (Refused refused) {
       return again(code, form, refused, model, response);
@@ -125,7 +134,8 @@ class PotController {
     PotState state = pot.state();
     return switch (Typed.text(form.kind())) {
       case "tested" ->
-          new PotEvent.Tested(harder(form), state.melt(catalogues.current()).hardness());
+          new PotEvent.Tested(
+              harder(form), state.melt(catalogues.current()).hardness(), still(form));
       case "read" ->
           new PotEvent.Read(Typed.at("celsius", () -> celsius(Typed.text(form.celsius()))));
       case "looked" -> new PotEvent.Looked(Typed.named(Whipping.Look.class, form.look(), "look"));
@@ -207,7 +217,7 @@ class PotController {
     PotState state = pot.state();
     Wax wax = catalogue.wax(mainWax(state));
     int tins = Math.max(1, state.tins().size());
-    double all = state.melt(catalogue).massG();
+    boolean inThePan = state.status() == PotState.Status.IN_THE_PAN;
     PotView.Known known =
         new PotView.Known(
             pot,
@@ -217,7 +227,7 @@ class PotController {
             pots.taste(wax.key()),
             new HardnessText(wax, catalogue.carrier("olive"), house.kitchen()),
             cautions.of(state.plan(), state.parts(), state.plan().where(), allDrops(state)),
-            still(form, all),
+            inThePan ? stove(fmt) : Optional.empty(),
             pours.fillsMl(state));
     model.addAttribute("pot", PotView.of(known, catalogue, fmt));
     model.addAttribute("recipe", state.plan().recipe());
@@ -230,9 +240,14 @@ class PotController {
     model.addAttribute("fates", fates());
     model.addAttribute("essentials", catalogue.essentialOils());
     model.addAttribute("wheres", wheres());
-    boolean inThePan = state.status() == PotState.Status.IN_THE_PAN;
     model.addAttribute("choices", inThePan ? things.choices(fmt) : List.of());
     return "pots/pot";
+  }
+
+  private Optional<PotState.Reading> stove(Formats fmt) {
+    return readings
+        .onTheStove(fmt.now().minus(STOVE_FRESH))
+        .map(r -> new PotState.Reading(r.at(), r.celsius()));
   }
 
   private static List<PotEvent.DropsIn> allDrops(PotState state) {
@@ -249,14 +264,10 @@ class PotController {
         .orElse("beeswax");
   }
 
-  private static double still(PotForm form, double all) {
+  /** What is still in the pan, g; null where nothing was said. */
+  private static @Nullable Double still(PotForm form) {
     String typed = Typed.text(form.still()).replaceAll("\\s*g$", "");
-    try {
-      double grams = Double.parseDouble(typed.replace(',', '.'));
-      return grams > 0 && grams <= all ? grams : Math.max(all - SPOON_G, all / 2);
-    } catch (NumberFormatException e) {
-      return Math.max(all - SPOON_G, all / 2);
-    }
+    return typed.isEmpty() ? null : Typed.at("still", () -> Typed.number(typed, 1, 100_000, "g"));
   }
 
   private static Map<String, String> fates() {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Learned;
@@ -32,6 +33,7 @@ import velvetcrock.web.Formats;
  *
  * @param mend what the last spoon test asks for; empty where it asks nothing
  * @param reading what the last temperature lets one do; empty where none was read
+ * @param stove what the stove reads now; null where nothing is on the heat or read
  * @param whip where a whipped butter stands; null for anything else
  * @param passed which ceilings of the whole melt are passed; empty for none
  */
@@ -51,6 +53,7 @@ record PotView(
     String tested,
     String mend,
     String reading,
+    @Nullable Stove stove,
     @Nullable Whip whip,
     List<StepWords.Said> steps,
     String passed,
@@ -71,6 +74,9 @@ record PotView(
    */
   record Whip(String now, String next, long seconds, Map<String, String> looks, boolean done) {}
 
+  /** What the stove reads now. */
+  record Stove(String words, double celsius) {}
+
   /** Where a part comes from. */
   record Source(String name, String amount, @Nullable String link, List<Lot> lots) {}
 
@@ -89,7 +95,7 @@ record PotView(
       Learned taste,
       HardnessText said,
       List<Caution> cautions,
-      double stillG,
+      Optional<PotState.Reading> stove,
       double fillsMl) {}
 
   static PotView of(Known known, Catalogue catalogue, Formats fmt) {
@@ -116,6 +122,7 @@ record PotView(
         tested(state),
         mend(known, state, melt, rules, catalogue, fmt),
         reading(state, working, fmt),
+        known.stove().map(r -> new Stove(fmt.degrees(r.celsius()), r.celsius())).orElse(null),
         whip(state, fmt.now()),
         new StepWords(catalogue, fmt).of(working, state.parts(), melt),
         PotRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
@@ -201,6 +208,7 @@ record PotView(
       return "";
     }
     PotState.Test last = state.tests().get(state.tests().size() - 1);
+    double still = last.stillOf(melt.massG());
     boolean changed = Math.abs(melt.hardness() - last.hardness()) > 0.05;
     if (Math.abs(last.harder()) < 0.25) {
       return changed ? "" : "It is right: pour it.";
@@ -210,7 +218,7 @@ record PotView(
     }
     try {
       Ingredient wax = melt.mainWax().map(w -> w.withMassG(1)).orElseGet(rules::usualWax);
-      Formula mended = PotRules.mend(melt, known.stillG(), last.harder(), wax);
+      Formula mended = PotRules.mend(melt, still, last.harder(), wax);
       return mended
           .addition()
           .map(
@@ -220,7 +228,7 @@ record PotView(
                       + " of "
                       + name(add, catalogue)
                       + " to the "
-                      + fmt.g(known.stillG())
+                      + fmt.g(still)
                       + " in the pan, melt it through and test again.")
           .orElse("It is right: pour it.");
     } catch (Refused refused) {

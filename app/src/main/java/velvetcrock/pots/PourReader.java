@@ -89,8 +89,11 @@ class PourReader {
     return new PotEvent.Poured(groups, form.stirred() != null, bought);
   }
 
+  /** Rows with the counts that leave the least over, and how much that is. */
+  record Exact(List<PotForm.GroupRow> rows, double restMl) {}
+
   /** The rows with the counts that leave the least over. */
-  List<PotForm.GroupRow> exact(PotForm form, PotState state) {
+  Exact exact(PotForm form, PotState state) {
     Problems problems = new Problems();
     List<PotForm.GroupRow> rows = form.filled();
     List<Filling.Vessel> atHand = vessels(rows, households.current().kitchen(), problems);
@@ -100,7 +103,7 @@ class PourReader {
     for (int i = 0; i < rows.size(); i++) {
       counted.add(rows.get(i).counted(Objects.requireNonNull(filling.vessels().get(i).count())));
     }
-    return counted;
+    return new Exact(counted, filling.restMl());
   }
 
   private static List<Filling.Vessel> vessels(

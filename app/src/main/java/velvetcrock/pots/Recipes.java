@@ -23,7 +23,7 @@ import velvetcrock.web.NotFound;
 
 /** Recipes of one's own, each with versions that say what changed. */
 @Service
-class Recipes {
+public class Recipes {
   private static final int MOST = 200;
   private static final int LONGEST_NAME = 120;
   private static final int LONGEST_NOTES = 2000;
@@ -96,6 +96,23 @@ class Recipes {
         row.changed(),
         row.writtenBy(),
         row.writtenAt());
+  }
+
+  /** Keeps what a pot is made of as a new recipe; answers its id. */
+  @Transactional
+  public UUID keep(PotRecord pot, String name, String notes) {
+    return keep(body(pot, name, notes));
+  }
+
+  /** Keeps what a pot is made of as another version of a recipe. */
+  @Transactional
+  public void revise(UUID id, PotRecord pot, String name, String notes) {
+    revise(id, body(pot, name, notes));
+  }
+
+  private static RecipeBody body(PotRecord pot, String name, String notes) {
+    return RecipeBody.of(pot.state().plan(), pot.state().parts(), pot.state().drops())
+        .named(name, notes);
   }
 
   /** Keeps a new recipe; answers its id. */
@@ -221,6 +238,7 @@ class Recipes {
             null,
             null,
             recipe,
+            null,
             null,
             null)
         .completed(rows);

@@ -195,17 +195,14 @@ class RecipesController {
       @RequestParam @Nullable String revises,
       RedirectAttributes flash) {
     PotRecord pot = pots.find(code);
-    RecipeBody body =
-        RecipeBody.of(pot.state().plan(), pot.state().parts(), pot.state().drops())
-            .named(Typed.text(name), Typed.text(notes));
     try {
       if (Typed.blank(revises)) {
-        UUID id = recipes.keep(body);
+        UUID id = recipes.keep(pot, Typed.text(name), Typed.text(notes));
         flash.addFlashAttribute("notice", "The recipe is kept.");
         return "redirect:/pots/recipes/" + id;
       }
       UUID id = UUID.fromString(Objects.requireNonNull(revises).substring(0, 36));
-      recipes.revise(id, body);
+      recipes.revise(id, pot, Typed.text(name), Typed.text(notes));
       flash.addFlashAttribute("notice", "Another version is kept, with what changed.");
       return "redirect:/pots/recipes/" + id;
     } catch (Refused refused) {

@@ -19,7 +19,7 @@ import velvetcrock.web.CurrentHousehold;
  */
 @Component
 class Traces {
-  private static final int MOST = 500;
+  private static final int MOST = 5_000;
 
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;

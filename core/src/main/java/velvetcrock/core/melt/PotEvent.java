@@ -98,12 +98,16 @@ public sealed interface PotEvent {
    *
    * @param harder the hardness that it wants more, ΔH; below nothing for less
    * @param hardness of what was tested
+   * @param stillG what is still in the pan, g; null for all of it but the spoonful
    */
-  record Tested(double harder, double hardness) implements PotEvent {
+  record Tested(double harder, double hardness, @Nullable Double stillG) implements PotEvent {
     /** Checks the figures. */
     public Tested {
       if (!(harder >= -10 && harder <= 10)) {
         throw new Refused("feel", "Between −10 and 10.");
+      }
+      if (stillG != null && !(stillG > 0 && stillG <= 100_000)) {
+        throw new Refused("still", "More than nothing, and at most 100 kg.");
       }
       if (!(hardness >= 0 && hardness <= 300)) {
         throw new Refused("hardness", "Between 0 and 300.");

@@ -91,7 +91,7 @@ public final class PotLog {
       drops.addAll(e.drops());
       reason(e.reason());
     } else if (event instanceof PotEvent.Tested e) {
-      tests.add(new PotState.Test(e.harder(), e.hardness(), mainWax()));
+      tests.add(new PotState.Test(e.harder(), e.hardness(), e.stillG(), mainWax()));
     } else if (event instanceof PotEvent.Read e) {
       read = new PotState.Reading(at, e.celsius());
     } else if (event instanceof PotEvent.Looked e) {

@@ -49,6 +49,8 @@ public record PotState(
     boolean givenBack,
     List<String> remarks) {
 
+  private static final double SPOON_G = 3;
+
   /** Where a pot stands. */
   public enum Status {
     /** Not poured yet. */
@@ -65,9 +67,15 @@ public record PotState(
    * A spoon test.
    *
    * @param hardness of the melt as it was tested
+   * @param stillG what was still in the pan, g; null where it was not said
    * @param wax key of its main wax; empty for none
    */
-  public record Test(double harder, double hardness, String wax) {}
+  public record Test(double harder, double hardness, @Nullable Double stillG, String wax) {
+    /** What is still in the pan of so much, g: all but a spoonful where nothing was said. */
+    public double stillOf(double allG) {
+      return stillG == null ? Math.max(allG - SPOON_G, allG / 2) : Math.min(stillG, allG);
+    }
+  }
 
   /** A temperature that was read. */
   public record Reading(Instant at, double celsius) {}

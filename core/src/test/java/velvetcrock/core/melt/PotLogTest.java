@@ -151,7 +151,7 @@ class PotLogTest {
         List.of(
             new PotEvent.Poured(List.of(group("B", 30, 1, Where.BODY)), false, null),
             new PotEvent.Added(List.of(), List.of(new DropsIn("lavender", 3)), ""),
-            new PotEvent.Tested(1, 16),
+            new PotEvent.Tested(1, 16, null),
             new PotEvent.Went("Z9", Fate.KEPT, "", ""),
             new PotEvent.Reacted("Z9", "red"),
             new PotEvent.Abandoned(true, ""));
@@ -339,7 +339,7 @@ class PotLogTest {
   @Test
   void tasteIsLearnedForAWax() {
     salve();
-    say(new PotEvent.Tested(1.5, 17.5));
+    say(new PotEvent.Tested(1.5, 17.5, null));
     Learned taste = RULES.taste(List.of(state(), state(), state()), "beeswax");
 
     assertThat(taste.mean()).isCloseTo(1.5, within(1e-9));
@@ -362,6 +362,15 @@ class PotLogTest {
   }
 
   @Test
+  void whatIsStillInThePanIsAllButASpoonfulUnlessItIsSaid() {
+    PotState.Test unsaid = new PotState.Test(1.5, 16, null, "beeswax");
+    assertThat(unsaid.stillOf(100)).isEqualTo(97);
+    assertThat(unsaid.stillOf(4)).isEqualTo(2);
+    assertThat(new PotState.Test(1.5, 16, 60.0, "beeswax").stillOf(100)).isEqualTo(60);
+    assertThatThrownBy(() -> new PotEvent.Tested(1, 16, -3.0)).isInstanceOf(Refused.class);
+  }
+
+  @Test
   void aWarmPocketAndStirringAskForMore() {
     PotEvent.Plan pocket =
         new PotEvent.Plan(
@@ -380,7 +389,7 @@ class PotLogTest {
         .isInstanceOf(Refused.class);
     assertThatThrownBy(() -> new PotEvent.Read(900)).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> new PotEvent.Remarked(" ")).isInstanceOf(Refused.class);
-    assertThatThrownBy(() -> new PotEvent.Tested(99, 16)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new PotEvent.Tested(99, 16, null)).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> group("A", 30, 0, Where.BODY)).isInstanceOf(Refused.class);
     assertThatThrownBy(
             () ->
