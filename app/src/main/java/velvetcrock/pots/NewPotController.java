@@ -23,7 +23,6 @@ import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotLog;
 import velvetcrock.core.melt.PotRules;
 import velvetcrock.core.melt.PotState;
-import velvetcrock.core.pot.Drops;
 import velvetcrock.core.pot.HardnessText;
 import velvetcrock.core.pot.Ingredient;
 import velvetcrock.core.pot.Making;
@@ -196,7 +195,7 @@ class NewPotController {
     model.addAttribute("errors", found);
     model.addAttribute("choices", things.choices(fmt));
     model.addAttribute("makings", makings());
-    model.addAttribute("wheres", wheres());
+    model.addAttribute("wheres", PotWords.wheres());
     model.addAttribute("places", Store.Place.values());
     model.addAttribute("essentials", catalogue.essentialOils());
     model.addAttribute("making", Typed.named(Making.class, makingOf(form), "making"));
@@ -246,16 +245,24 @@ class NewPotController {
         new java.util.UUID(0, 1), 1, fmt.now(), order.begun(), null);
   }
 
+  /** What is stirred in last. */
+  static Working.With with(List<PartIn> parts, boolean essential) {
+    return new Working.With(
+        parts.stream().anyMatch(p -> p.key().equals("vitamin-e")),
+        essential,
+        parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
+        parts.stream().anyMatch(PartIn::wet));
+  }
+
   /** How a pot is worked. */
   static Working working(PotState state, Melt melt, double largestMl) {
-    Working.With with =
-        new Working.With(
-            state.parts().stream().anyMatch(p -> p.key().equals("vitamin-e")),
-            !state.drops().isEmpty(),
-            state.parts().stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
-            state.wet());
     return Working.of(
-        state.plan().making(), melt, state.plan().in(), with, state.plan().stirred(), largestMl);
+        state.plan().making(),
+        melt,
+        state.plan().in(),
+        with(state.parts(), !state.drops().isEmpty()),
+        state.plan().stirred(),
+        largestMl);
   }
 
   /** What a pot of a kind begins with: the oil to be used first, and what stiffens it. */
@@ -309,12 +316,5 @@ class NewPotController {
         .collect(
             Collectors.toMap(
                 Making::name, PotWords::making, (a, b) -> a, java.util.LinkedHashMap::new));
-  }
-
-  private static Map<String, String> wheres() {
-    return Arrays.stream(Drops.Where.values())
-        .collect(
-            Collectors.toMap(
-                Drops.Where::name, PotWords::where, (a, b) -> a, java.util.LinkedHashMap::new));
   }
 }

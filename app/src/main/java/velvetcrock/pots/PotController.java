@@ -3,7 +3,6 @@ package velvetcrock.pots;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +25,6 @@ import velvetcrock.core.measure.Temperatures;
 import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotEvent;
 import velvetcrock.core.melt.PotState;
-import velvetcrock.core.pot.Drops;
 import velvetcrock.core.pot.Feel;
 import velvetcrock.core.pot.HardnessText;
 import velvetcrock.core.pot.Whipping;
@@ -185,16 +183,7 @@ class PotController {
         Double grams =
             problems.attempt(at + ".amount", () -> PotReader.grams(thing, amount, house.kitchen()));
         if (grams != null) {
-          PartIn part = thing.part();
-          parts.add(
-              new PartIn(
-                  part.kind(),
-                  part.key(),
-                  part.infused(),
-                  part.lot(),
-                  grams,
-                  amount,
-                  part.goodUntil()));
+          parts.add(thing.weighed(grams, amount));
         }
       }
     }
@@ -239,7 +228,7 @@ class PotController {
     model.addAttribute("feels", NewPotView.feels());
     model.addAttribute("fates", fates());
     model.addAttribute("essentials", catalogue.essentialOils());
-    model.addAttribute("wheres", wheres());
+    model.addAttribute("wheres", PotWords.wheres());
     model.addAttribute("choices", inThePan ? things.choices(fmt) : List.of());
     return "pots/pot";
   }
@@ -276,11 +265,5 @@ class PotController {
       fates.put(fate.name(), PotWords.fate(fate));
     }
     return fates;
-  }
-
-  private static Map<String, String> wheres() {
-    Map<String, String> wheres = new LinkedHashMap<>();
-    Arrays.stream(Drops.Where.values()).forEach(w -> wheres.put(w.name(), PotWords.where(w)));
-    return wheres;
   }
 }

@@ -10,8 +10,6 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.pot.Cost;
 import velvetcrock.drawer.Drawer;
@@ -52,7 +50,7 @@ class PotMoney {
       if (infused != null) {
         unpriced |= infused(part, infused, taken);
       } else if (part.lot() != null) {
-        take(part.lot(), inLot(part), taken);
+        take(part.lot(), PotParts.inLot(part, catalogues.current()), taken);
       }
       unpriced |= taken.size() == before;
     }
@@ -75,7 +73,7 @@ class PotMoney {
     if (out == null) {
       return true;
     }
-    double ml = part.massG() / part.blend(catalogues.current()).densityAt(Carrier.ROOM_C);
+    double ml = PotParts.ml(part, catalogues.current());
     double share = Math.min(1, ml / out.oilMl());
     Event.Charged charge = batch.state().charge();
     boolean unpriced = false;
@@ -101,12 +99,5 @@ class PotMoney {
     }
     taken.add(new Cost.Taken(Math.min(amount, held.most()), held.most(), price));
     return true;
-  }
-
-  private double inLot(PartIn part) {
-    Catalogue catalogue = catalogues.current();
-    return part.kind() == PartIn.Kind.CARRIER
-        ? part.massG() / catalogue.carrier(part.key()).density20()
-        : part.massG();
   }
 }

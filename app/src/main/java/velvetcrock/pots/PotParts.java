@@ -2,6 +2,7 @@ package velvetcrock.pots;
 
 import java.util.Locale;
 import java.util.stream.Collectors;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
 
@@ -14,6 +15,16 @@ final class PotParts {
 
   static boolean isMarc(PartIn part) {
     return part.infused() != null && part.key().equals(MARC);
+  }
+
+  /** What it measures, ml. */
+  static double ml(PartIn part, Catalogue catalogue) {
+    return part.massG() / part.blend(catalogue).densityAt(Carrier.ROOM_C);
+  }
+
+  /** What it takes of its lot, in the unit of the lot. */
+  static double inLot(PartIn part, Catalogue catalogue) {
+    return part.kind() == PartIn.Kind.CARRIER ? ml(part, catalogue) : part.massG();
   }
 
   /** Its name: yarrow oil K7M-A, beeswax, honey. */

@@ -166,20 +166,7 @@ class PotReader {
     if (grams == null) {
       return;
     }
-    PartIn read =
-        problems.attempt(
-            at + ".amount",
-            () -> {
-              PartIn part = thing.part().withMassG(grams);
-              return new PartIn(
-                  part.kind(),
-                  part.key(),
-                  part.infused(),
-                  part.lot(),
-                  grams,
-                  amount,
-                  part.goodUntil());
-            });
+    PartIn read = problems.attempt(at + ".amount", () -> thing.weighed(grams, amount));
     if (read != null) {
       parts.add(read);
       open.add(false);

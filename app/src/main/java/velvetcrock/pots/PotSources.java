@@ -23,7 +23,7 @@ public class PotSources {
   @Transactional(readOnly = true)
   public PartIn bottle(String code, double ml) {
     PotThings.Thing thing = things.find("bottle:" + code);
-    return weighed(thing, ml * thing.substance().usual(), Math.round(ml) + " ml");
+    return thing.weighed(ml * thing.substance().usual(), Math.round(ml) + " ml");
   }
 
   /** So much of a wax or carrier, g, from the lot to be used first if there is one. */
@@ -33,12 +33,6 @@ public class PotSources {
     LotDetails.Kind kind = named[0].equals("wax") ? LotDetails.Kind.WAX : LotDetails.Kind.CARRIER;
     Optional<LotRecord> lot = drawer.meant(kind, named[1], null, "");
     PotThings.Thing thing = things.find(lot.map(l -> "lot:" + l.id()).orElse(value));
-    return weighed(thing, grams, Math.round(grams) + " g");
-  }
-
-  private static PartIn weighed(PotThings.Thing thing, double grams, String text) {
-    PartIn part = thing.part();
-    return new PartIn(
-        part.kind(), part.key(), part.infused(), part.lot(), grams, text, part.goodUntil());
+    return thing.weighed(grams, Math.round(grams) + " g");
   }
 }

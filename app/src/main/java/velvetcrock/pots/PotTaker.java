@@ -11,8 +11,6 @@ import velvetcrock.batch.Batches;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.Entry;
 import velvetcrock.core.log.Event;
-import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotEvent;
 import velvetcrock.drawer.Drawer;
@@ -54,7 +52,7 @@ class PotTaker {
       if (infused != null) {
         draw(pot, part, infused, entry.at(), key, "parts[" + i + "].amount");
       } else if (part.lot() != null) {
-        double wanted = inLot(part);
+        double wanted = PotParts.inLot(part, catalogues.current());
         double taken = drawer.take(part.lot(), wanted, "pot " + pot, key);
         if (taken < wanted - 1e-6) {
           lacked.add(PotParts.name(part, catalogues.current()));
@@ -66,7 +64,7 @@ class PotTaker {
 
   private void draw(
       String pot, PartIn part, PartIn.Infused infused, Instant at, String key, String field) {
-    double ml = ml(part);
+    double ml = PotParts.ml(part, catalogues.current());
     String letter = infused.letter();
     Event event =
         letter == null
@@ -90,7 +88,8 @@ class PotTaker {
       if (infused != null) {
         batches.append(
             infused.batch(),
-            new Event.GivenBack(infused.letter(), ml(part), "pot " + pot),
+            new Event.GivenBack(
+                infused.letter(), PotParts.ml(part, catalogues.current()), "pot " + pot),
             null,
             null,
             "potback:" + entry + ":" + i);
@@ -112,17 +111,6 @@ class PotTaker {
     PartIn.Infused infused = part.infused();
     UUID lot = part.lot();
     return infused != null ? "1" + infused.code() : lot == null ? "3" : "2" + lot;
-  }
-
-  private double ml(PartIn part) {
-    return part.massG() / part.blend(catalogues.current()).densityAt(Carrier.ROOM_C);
-  }
-
-  private double inLot(PartIn part) {
-    Catalogue catalogue = catalogues.current();
-    return part.kind() == PartIn.Kind.CARRIER
-        ? part.massG() / catalogue.carrier(part.key()).density20()
-        : part.massG();
   }
 
   private static String key(UUID entry, int index) {

@@ -56,7 +56,13 @@ class PotThings {
    * @param substance for reading its amount
    * @param thereG how much of it there is, g; infinite for what is simply there
    */
-  record Thing(String value, PartIn part, CrossCheck.Substance substance, double thereG) {}
+  record Thing(String value, PartIn part, CrossCheck.Substance substance, double thereG) {
+    /** So much of it, as a part; {@code text} is what was typed. */
+    PartIn weighed(double grams, String text) {
+      return new PartIn(
+          part.kind(), part.key(), part.infused(), part.lot(), grams, text, part.goodUntil());
+    }
+  }
 
   /** A choice of the list. */
   record Choice(String value, String words) {}

@@ -1,7 +1,9 @@
 package velvetcrock.pots;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetcrock.core.materia.Catalogue;
@@ -78,6 +80,15 @@ public final class PotWords {
       case CHILD_6_12 -> "children from 6 to 12";
       case UNDER_2 -> "a child under 2";
     };
+  }
+
+  /** Whose skin, by the names that a form sends. */
+  static Map<String, String> wheres() {
+    Map<String, String> wheres = new LinkedHashMap<>();
+    for (Drops.Where where : Drops.Where.values()) {
+      wheres.put(where.name(), where(where));
+    }
+    return wheres;
   }
 
   /** What became of a tin. */

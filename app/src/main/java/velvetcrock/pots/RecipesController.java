@@ -148,12 +148,7 @@ class RecipesController {
       parts.add(new PartIn(kind, named[1], null, null, part.grams(), "", null));
     }
     Melt melt = new Melt(parts.stream().map(p -> p.ingredient(catalogue, Carrier.ROOM_C)).toList());
-    Working.With with =
-        new Working.With(
-            parts.stream().anyMatch(p -> p.key().equals("vitamin-e")),
-            !body.drops().isEmpty(),
-            parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
-            parts.stream().anyMatch(PartIn::wet));
+    Working.With with = NewPotController.with(parts, !body.drops().isEmpty());
     Working working = Working.of(body.making(), melt, body.in(), with, body.stirred(), 30);
     return new StepWords(catalogue, households.formats(households.current()))
         .of(working, parts, melt);
