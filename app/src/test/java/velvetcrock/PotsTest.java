@@ -178,7 +178,7 @@ class PotsTest extends BottleHouse {
     }
 
     assertThat(bottle(code, "A").bottle().leftMl()).isCloseTo(90, within(0.01));
-    assertThat(as(keeper, pots::standing)).hasSize(1);
+    assertThat(as(keeper, () -> pots.standing())).hasSize(1);
   }
 
   @Test
@@ -886,6 +886,18 @@ class PotsTest extends BottleHouse {
         "6");
 
     assertThat(page("/pots/" + pot.code())).contains("1.38 each, bought 6.00");
+  }
+
+  @Test
+  void theRoundTellsOfAPotInThePan() throws Exception {
+    String code = bottled(40);
+    PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
+    assertThat(page("/round")).contains("Test it and pour it").contains(pot.code());
+    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+
+    assertThat(page("/round")).doesNotContain("Test it and pour it");
+    assertThat(visit(keeper, "/calendar/all").andReturn().getResponse().getContentAsString())
+        .contains("Use by today: " + pot.code());
   }
 
   @Test

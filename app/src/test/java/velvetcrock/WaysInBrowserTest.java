@@ -39,7 +39,7 @@ class WaysInBrowserTest extends BrowserPages {
   void driedFromTheBunchToTheDrawerAndIntoAJar() {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
-      page.keyboard().press("5");
+      page.keyboard().press("6");
       arrived(page, "/drawer$");
       page.getByText("Hang up or spread herb").click();
       choose(page, "Herb", "chickweed");

@@ -78,7 +78,7 @@ final class NextStep {
               "Vessel and all: what it loses is water or spirit.",
               page + "#weigh",
               null);
-      case SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+      case FINISH_POT, SNAP, PUT_AWAY, PAST_DATE, SMELL ->
           throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           new Next(

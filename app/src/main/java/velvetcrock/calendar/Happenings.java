@@ -18,6 +18,7 @@ import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.log.BatchReckoning;
 import velvetcrock.core.log.BatchState;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.melt.PotState;
 import velvetcrock.core.plan.Ahead;
 import velvetcrock.core.plan.Round;
 import velvetcrock.core.plan.Task;
@@ -27,13 +28,17 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.plans.Planned;
 import velvetcrock.plans.Plans;
+import velvetcrock.pots.PotRecord;
+import velvetcrock.pots.PotWords;
+import velvetcrock.pots.Pots;
 import velvetcrock.web.Formats;
 import velvetcrock.web.KeepingWords;
 
-/** What the household's jars, bottles and plans will want, as happenings. */
+/** What the household's jars, bottles, pots and plans will want, as happenings. */
 @Component
 class Happenings {
   private static final int MOST_BOTTLES = 1000;
+  private static final int MOST_POTS = 500;
   private static final int LOOK_MINUTES = 5;
   private static final int POUR_MINUTES = 15;
   private static final int CHARGE_MINUTES = 20;
@@ -45,14 +50,21 @@ class Happenings {
   private final Batches batches;
   private final BottleBook book;
   private final Plans plans;
+  private final Pots pots;
   private final Households households;
   private final Catalogues catalogues;
 
   Happenings(
-      Batches batches, BottleBook book, Plans plans, Households households, Catalogues catalogues) {
+      Batches batches,
+      BottleBook book,
+      Plans plans,
+      Pots pots,
+      Households households,
+      Catalogues catalogues) {
     this.batches = batches;
     this.book = book;
     this.plans = plans;
+    this.pots = pots;
     this.households = households;
     this.catalogues = catalogues;
   }
@@ -64,6 +76,9 @@ class Happenings {
     return Stream.of(
             batches.standing().stream().flatMap(b -> of(b, house, fmt).stream()),
             bottles().stream(),
+            pots.standing(MOST_POTS).stream()
+                .filter(p -> p.state().status() == PotState.Status.POURED)
+                .map(p -> useBy(p, fmt)),
             plans.open().stream().map(p -> planned(p, house.zone(), fmt)))
         .flatMap(all -> all)
         .toList();
@@ -97,6 +112,16 @@ class Happenings {
         "Use by today: " + bottle.code() + " " + herbs,
         KeepingWords.why(bottle.decidedBy()),
         new Happening.Days(bottle.bestBefore(), bottle.bestBefore()),
+        Period.ofDays(-Round.SMELL_BEFORE_DAYS));
+  }
+
+  private Happening useBy(PotRecord pot, Formats fmt) {
+    String name = new PotWords(catalogue(), fmt).name(pot.state());
+    return new Happening(
+        pot.id() + "-tins",
+        "Use by today: " + pot.code() + " " + name,
+        pot.state().tins().stream().filter(PotState.Tin::there).count() + " still here.",
+        new Happening.Days(pot.bestBefore(), pot.bestBefore()),
         Period.ofDays(-Round.SMELL_BEFORE_DAYS));
   }
 

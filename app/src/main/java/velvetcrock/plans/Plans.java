@@ -36,6 +36,7 @@ import velvetcrock.core.plan.Route;
 import velvetcrock.core.plan.School;
 import velvetcrock.core.plan.Supply;
 import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.plan.Want;
 import velvetcrock.core.plan.WantOrder;
 import velvetcrock.core.pot.PotKind;
 import velvetcrock.journal.Journal;
@@ -43,6 +44,7 @@ import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.pots.Pots;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
 import velvetcrock.web.MethodWords;
@@ -61,6 +63,7 @@ public class Plans {
   private final Catalogues catalogues;
   private final Cautions cautions;
   private final Experience experience;
+  private final Pots pots;
   private final Journal journal;
   private final CurrentHousehold current;
   private final JsonMapper json;
@@ -75,6 +78,7 @@ public class Plans {
       Catalogues catalogues,
       Cautions cautions,
       Experience experience,
+      Pots pots,
       Journal journal,
       CurrentHousehold current,
       JsonMapper json,
@@ -87,6 +91,7 @@ public class Plans {
     this.catalogues = catalogues;
     this.cautions = cautions;
     this.experience = experience;
+    this.pots = pots;
     this.journal = journal;
     this.current = current;
     this.json = json;
@@ -114,7 +119,12 @@ public class Plans {
             now),
         catalogues.current(),
         cautions,
-        experience.own());
+        new Outlook.Own(
+            experience.own(),
+            new Want.Pan(
+                catalogues.current().wax(Outlook.HARDENS),
+                pots.taste(Outlook.HARDENS).mean(),
+                pots.overrun().mean())));
   }
 
   /** The plans that are still to be charged, the first to begin in front. */

@@ -57,20 +57,24 @@ record PanDrawing(List<Layer> layers, int height, String words) {
       words.add(name + " " + amount);
       y += height;
     }
-    double over = label + LINE / 2.0 - (TOP + deep);
-    List<Layer> fitted = over <= 0 ? layers : layers.stream().map(l -> up(l, over)).toList();
     return new PanDrawing(
-        fitted, (int) Math.round(TOP + deep + 8), "In the pan: " + String.join("; ", words));
+        apart(layers, TOP + deep - LINE / 2.0),
+        (int) Math.round(TOP + deep + 8),
+        "In the pan: " + String.join("; ", words));
   }
 
-  private static Layer up(Layer layer, double by) {
-    return new Layer(
-        layer.y(),
-        layer.height(),
-        layer.fill(),
-        round(Math.max(LINE / 2.0, layer.labelY() - by)),
-        layer.name(),
-        layer.amount());
+  /** The same with names that ran out below moved up, each above the next. */
+  private static List<Layer> apart(List<Layer> layers, double lowest) {
+    List<Layer> moved = new ArrayList<>(layers);
+    double most = lowest;
+    for (int i = moved.size() - 1; i >= 0; i--) {
+      Layer layer = moved.get(i);
+      double y = round(Math.min(layer.labelY(), most));
+      moved.set(
+          i, new Layer(layer.y(), layer.height(), layer.fill(), y, layer.name(), layer.amount()));
+      most = y - LINE;
+    }
+    return List.copyOf(moved);
   }
 
   private static double melts(Melt melt, int index) {

@@ -1,6 +1,7 @@
 package velvetcrock.pots;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -22,6 +23,12 @@ interface PotRepository extends JpaRepository<PotRow, UUID> {
       "select p from PotRow p where p.status in (velvetcrock.core.melt.PotState$Status.IN_THE_PAN,"
           + " velvetcrock.core.melt.PotState$Status.POURED) order by p.bestBefore, p.code")
   List<PotRow> standing(Limit most);
+
+  @Query(
+      "select p from PotRow p where p.status = velvetcrock.core.melt.PotState$Status.IN_THE_PAN"
+          + " or p.status = velvetcrock.core.melt.PotState$Status.POURED and p.bestBefore <= :until"
+          + " order by p.bestBefore, p.code")
+  List<PotRow> wanting(LocalDate until, Limit most);
 
   @Query(
       "select p from PotRow p where p.status in (velvetcrock.core.melt.PotState$Status.GONE,"

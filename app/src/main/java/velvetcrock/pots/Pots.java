@@ -199,7 +199,19 @@ public class Pots {
   /** Pots in the pan and with tins left, those to be used first in front. */
   @Transactional(readOnly = true)
   public List<PotRecord> standing() {
-    return pots.standing(Limit.of(MOST_STANDING)).stream().map(this::record).toList();
+    return standing(MOST_STANDING);
+  }
+
+  /** The same, so many at most. */
+  @Transactional(readOnly = true)
+  public List<PotRecord> standing(int most) {
+    return pots.standing(Limit.of(most)).stream().map(this::record).toList();
+  }
+
+  /** Pots in the pan, and those with tins left that should be gone by a day. */
+  @Transactional(readOnly = true)
+  public List<PotRecord> wanting(LocalDate until) {
+    return pots.wanting(until, Limit.of(MOST_STANDING)).stream().map(this::record).toList();
   }
 
   /** Pots that are gone or came to nothing, the newest first. */

@@ -2,6 +2,7 @@ package velvetcrock.shelf;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -9,12 +10,16 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.plan.DryingRound;
+import velvetcrock.core.plan.PotRound;
 import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Dryings;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Place;
 import velvetcrock.plans.Plans;
+import velvetcrock.pots.PotRecord;
+import velvetcrock.pots.PotWords;
+import velvetcrock.pots.Pots;
 import velvetcrock.web.Formats;
 
 /** Gathers from every place what wants doing. */
@@ -26,6 +31,7 @@ class RoundReader {
   private final Catalogues catalogues;
   private final Dryings dryings;
   private final Plans plans;
+  private final Pots pots;
   private final RoundNotes notes;
   private final Clock clock;
 
@@ -34,12 +40,14 @@ class RoundReader {
       Catalogues catalogues,
       Dryings dryings,
       Plans plans,
+      Pots pots,
       RoundNotes notes,
       Clock clock) {
     this.book = book;
     this.catalogues = catalogues;
     this.dryings = dryings;
     this.plans = plans;
+    this.pots = pots;
     this.notes = notes;
     this.clock = clock;
   }
@@ -60,11 +68,29 @@ class RoundReader {
             loads,
             loads.size() < MOST_LOADS ? 0 : dryings.count() - loads.size(),
             plans.open(),
+            pots(house, fmt),
             notes.live()),
         round,
         catalogues.current(),
         fmt,
         now.atZone(house.zone()).getHour());
+  }
+
+  /** Pots that want something, with what. */
+  private List<RoundView.InPot> pots(Household house, Formats fmt) {
+    PotRound round = new PotRound(house.zone(), fmt.today());
+    PotWords words = new PotWords(catalogues.current(), fmt);
+    List<RoundView.InPot> wanting = new ArrayList<>();
+    for (PotRecord pot : pots.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS))) {
+      round
+          .task(pot.state(), pot.bestBefore())
+          .ifPresent(
+              task ->
+                  wanting.add(
+                      new RoundView.InPot(
+                          pot.code(), words.name(pot.state()), pot.bestBefore(), task)));
+    }
+    return wanting;
   }
 
   /** Bottles that want something, with what. */

@@ -52,6 +52,9 @@ record RoundView(
   /** A bottle that may want something, with what it does. */
   record Waiting(BottleRecord bottle, Optional<Task> task) {}
 
+  /** A pot that wants something. */
+  record InPot(String code, String name, LocalDate bestBefore, Task task) {}
+
   /** A load that dries with what wants doing for it. */
   record Load(LoadRecord load, List<Task> tasks) {}
 
@@ -67,6 +70,7 @@ record RoundView(
       List<Load> loads,
       long moreLoads,
       List<Planned> plans,
+      List<InPot> pots,
       List<RoundNote> notes) {}
 
   /** A place on the way with what is to be done there. */
@@ -287,7 +291,33 @@ record RoundView(
     if (!cellar.isEmpty()) {
       stops.add(new Stop("Cellar", cellar));
     }
+    List<Item> pots = all.pots().stream().map(p -> pot(p, fmt)).toList();
+    if (!pots.isEmpty()) {
+      stops.add(new Stop("Pots", pots));
+    }
     return stops;
+  }
+
+  private static Item pot(InPot pot, Formats fmt) {
+    Kind kind = pot.task().kind();
+    boolean inThePan = kind == Kind.FINISH_POT;
+    String words =
+        switch (kind) {
+          case FINISH_POT -> "Test it and pour it";
+          case PAST_DATE -> "Past its date: throw it out";
+          default -> "Smell at it";
+        };
+    return new Item(
+            pot.code(),
+            words,
+            pot.name() + (inThePan ? ", in the pan" : ", good until " + fmt.date(pot.bestBefore())),
+            inThePan ? pot.task().overdueDays(fmt.today()) > 0 : kind == Kind.PAST_DATE,
+            null,
+            "",
+            "/pots/" + pot.code(),
+            "",
+            inThePan ? MINUTES_CHARGING : MINUTES_TENDING)
+        .about(Says.of(pot.code(), kind));
   }
 
   /** A plan whose day has come. */
@@ -551,7 +581,7 @@ record RoundView(
               false,
               page + "#weigh",
               MINUTES_OTHER);
-      case SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+      case FINISH_POT, SNAP, PUT_AWAY, PAST_DATE, SMELL ->
           throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           page(

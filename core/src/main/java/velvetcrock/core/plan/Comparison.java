@@ -87,7 +87,8 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
                   .map(c -> new CarrierBlend.Share(c.carrier(), c.share()))
                   .toList());
       Reckoning.Writer lines = Reckoning.writer();
-      double need = order.want().oilMl(carriers, catalogue.wax(HARDENS_TINS), lines);
+      double need =
+          order.want().oilMl(carriers, Want.Pan.usual(catalogue.wax(HARDENS_TINS)), lines);
       double ratio = ratio(carriers, lines);
       double oilMl =
           lines.line(

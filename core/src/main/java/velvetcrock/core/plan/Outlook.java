@@ -53,7 +53,10 @@ import velvetcrock.core.yield.Retention;
 public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning) {
   private static final Store STORE =
       new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
-  private static final String HARDENS = "beeswax";
+
+  /** What hardens tins where nobody says otherwise. */
+  public static final String HARDENS = "beeswax";
+
   private static final String TREE_NUT = "tree nut";
   private static final double SPIRIT_DOSE = 0.5;
   private static final int RATIO_ROUNDS = 4;
@@ -65,13 +68,32 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
   private static final int MOST_STEPS_BACK = 24 * 9;
 
   /**
-   * Looks ahead.
+   * What a household has learned.
+   *
+   * @param marcs what its own strainings taught
+   * @param pan how it makes its pots
+   */
+  public record Own(List<Retention.Own> marcs, Want.Pan pan) {
+    /** Copies the list. */
+    public Own {
+      marcs = List.copyOf(marcs);
+    }
+  }
+
+  /**
+   * Looks ahead, with pots as they are usual.
    *
    * @param experience what the household's own strainings taught
    */
   public static Outlook of(
       WantOrder order, Catalogue catalogue, Cautions cautions, List<Retention.Own> experience) {
-    return new Looking(order, catalogue, cautions, experience).look();
+    Want.Pan usual = Want.Pan.usual(catalogue.wax(HARDENS));
+    return of(order, catalogue, cautions, new Own(experience, usual));
+  }
+
+  /** Looks ahead. */
+  public static Outlook of(WantOrder order, Catalogue catalogue, Cautions cautions, Own own) {
+    return new Looking(order, catalogue, cautions, own).look();
   }
 
   /** Whether any way gets there. */
@@ -96,17 +118,18 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
     private final Catalogue catalogue;
     private final Cautions cautions;
     private final List<Retention.Own> experience;
+    private final Want.Pan pan;
     private final CarrierBlend carriers;
     private final Charger charger;
     private final Timetable.Making making;
     private final LocalDateTime deadline;
 
-    Looking(
-        WantOrder order, Catalogue catalogue, Cautions cautions, List<Retention.Own> experience) {
+    Looking(WantOrder order, Catalogue catalogue, Cautions cautions, Own own) {
       this.order = order;
       this.catalogue = catalogue;
       this.cautions = cautions;
-      this.experience = experience;
+      this.experience = own.marcs();
+      this.pan = own.pan();
       this.carriers = order.blend();
       this.charger = new Charger(catalogue);
       this.making = Timetable.Making.of(order.want());
@@ -119,7 +142,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
 
     Outlook look() {
       Reckoning.Writer lines = Reckoning.writer();
-      double need = order.want().oilMl(carriers, catalogue.wax(HARDENS), lines);
+      double need = order.want().oilMl(carriers, pan, lines);
       List<Route> routes = new ArrayList<>();
       for (School school : School.values()) {
         boolean atHand = !order.supply().herbs(school.state()).isEmpty();

@@ -31,6 +31,8 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     DECANT,
     /** Strained oil stands in the open: bottle it. */
     BOTTLE,
+    /** A pot is in the pan: test it and pour it, or look at what is whipped. */
+    FINISH_POT,
     /** It has rested in spirit: pour the oil. */
     POUR,
     /** It rests in spirit: see whether it is evenly damp. */

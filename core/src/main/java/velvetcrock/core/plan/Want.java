@@ -34,7 +34,7 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       return lines.line("Oil wanted", "as asked", ml, "ml", Standing.STANDARD);
     }
   }
@@ -54,7 +54,7 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       double density = carriers.densityAt(Carrier.ROOM_C);
       return lines.line(
           "Oil wanted",
@@ -78,7 +78,7 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       return lines.line(
           "Oil wanted",
           count + " bottles of " + plain(ml) + " ml, filled to the neck",
@@ -101,12 +101,13 @@ public sealed interface Want {
     }
 
     /**
-     * Their volume with what stays in the pan, less the wax that makes the kind's hardness; a
-     * whipped butter is a third air.
+     * Their volume with what stays in the pan, less the wax that makes the kind's hardness as it is
+     * liked here; a whipped butter is a third air until its own growth is known.
      */
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
-      double air = kind == PotKind.WHIPPED_BUTTER ? Formula.USUAL_OVERRUN : 0;
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
+      Wax wax = pan.wax();
+      double air = kind == PotKind.WHIPPED_BUTTER ? pan.overrun() : 0;
       double melt =
           lines.line(
               "Melt wanted",
@@ -114,7 +115,7 @@ public sealed interface Want {
               count * ml / (1 - Formula.POUR_LOSS) / (1 + air),
               "ml",
               Standing.TYPICAL);
-      double waxShare = kind.hardness().middle() / wax.hardness();
+      double waxShare = Math.max(1, kind.hardness().middle() + pan.harder()) / wax.hardness();
       double oilVolume = (1 - waxShare) / carriers.densityAt(Carrier.ROOM_C);
       double waxVolume = waxShare / wax.densitySolid();
       return lines.line(
@@ -143,7 +144,7 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       double melt =
           lines.line(
               "Melt wanted",
@@ -182,7 +183,7 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       double each = CompressPads.mlPerPad(widthMm, lengthMm, gPerM2, layers).middle();
       return lines.line(
           "Oil wanted",
@@ -208,11 +209,11 @@ public sealed interface Want {
     }
 
     @Override
-    public double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines) {
+    public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       if (wants.size() == 1) {
-        return wants.get(0).oilMl(carriers, wax, lines);
+        return wants.get(0).oilMl(carriers, pan, lines);
       }
-      double sum = wants.stream().mapToDouble(w -> w.oilMl(carriers, wax, lines)).sum();
+      double sum = wants.stream().mapToDouble(w -> w.oilMl(carriers, pan, lines)).sum();
       return lines.line("Oil for all of it", "together", sum, "ml", Standing.TYPICAL);
     }
   }
@@ -220,10 +221,24 @@ public sealed interface Want {
   /**
    * The infused oil that it takes.
    *
-   * @param wax what hardens tins
+   * @param pan how a household makes its pots
    * @return ml
    */
-  double oilMl(CarrierBlend carriers, Wax wax, Reckoning.Writer lines);
+  double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines);
+
+  /**
+   * How a household makes its pots.
+   *
+   * @param wax what hardens them
+   * @param harder how much harder than usual it likes them with that wax
+   * @param overrun by how much whipping makes a melt grow, as a share
+   */
+  record Pan(Wax wax, double harder, double overrun) {
+    /** As is usual. */
+    public static Pan usual(Wax wax) {
+      return new Pan(wax, 0, Formula.USUAL_OVERRUN);
+    }
+  }
 
   /** What goes for all that is counted. */
   final class Pieces {

@@ -29,8 +29,21 @@ class WantTest {
   private static final Catalogue CATALOGUE = Catalogue.shipped();
 
   private static double oilMl(Want want) {
-    return want.oilMl(
-        CarrierBlend.of(CATALOGUE.carrier("olive")), CATALOGUE.wax("beeswax"), Reckoning.writer());
+    return oilMl(want, Want.Pan.usual(CATALOGUE.wax("beeswax")));
+  }
+
+  private static double oilMl(Want want, Want.Pan pan) {
+    return want.oilMl(CarrierBlend.of(CATALOGUE.carrier("olive")), pan, Reckoning.writer());
+  }
+
+  @Test
+  void ownTasteAndOwnOverrunCount() {
+    Want.Tins tins = new Want.Tins(12, 30, PotKind.SALVE);
+    Want.Tins whipped = new Want.Tins(12, 30, PotKind.WHIPPED_BUTTER);
+    Want.Pan own = new Want.Pan(CATALOGUE.wax("beeswax"), 4, 0.8);
+
+    assertThat(oilMl(tins, own)).isBetween(0.93 * oilMl(tins), 0.97 * oilMl(tins));
+    assertThat(oilMl(whipped, own)).isLessThan(0.85 * oilMl(whipped));
   }
 
   static Stream<Arguments> whatCannotBe() {
