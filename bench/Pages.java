@@ -98,6 +98,9 @@ class Pages {
     String pot =
         form("/pots", "_csrf", csrf, "making", "SALVE", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "80 ml", "parts[1].thing", "wax:beeswax", "parts[1].amount", "14 g", "key", "pot").headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
     form(pot + "/log", "_csrf", csrf, "kind", "poured", "groups[0].size", "15 ml", "groups[0].count", "6", "groups[0].where", "BODY", "key", "poured");
+    for (int i = 1; i <= 5; i++) {
+      form(pot + "/log", "_csrf", csrf, "kind", "went", "tin", "A" + i, "fate", i < 4 ? "GIVEN" : "USED_UP", "to", i < 4 ? "Una" : "", "key", "went" + i);
+    }
     return kept + "\n" + pot;
   }
 

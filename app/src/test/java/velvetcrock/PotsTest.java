@@ -60,19 +60,27 @@ class PotsTest extends BottleHouse {
     return fields.toArray(String[]::new);
   }
 
+  private static String[] fresh(String... fields) {
+    return sentence(UUID.randomUUID().toString(), fields);
+  }
+
+  /** A sentence of a kind whose first part is so much of bottle A. */
+  private static String[] ofBottle(String code, String making, String amount, String... more) {
+    List<String> fields =
+        new ArrayList<>(
+            List.of(
+                "making",
+                making,
+                "parts[0].thing",
+                "bottle:" + code + "-A",
+                "parts[0].amount",
+                amount));
+    fields.addAll(List.of(more));
+    return fresh(fields.toArray(String[]::new));
+  }
+
   private String[] salve(String code, String ml, String wax) {
-    return sentence(
-        UUID.randomUUID().toString(),
-        "making",
-        "SALVE",
-        "parts[0].thing",
-        "bottle:" + code + "-A",
-        "parts[0].amount",
-        ml,
-        "parts[1].thing",
-        "wax:beeswax",
-        "parts[1].amount",
-        wax);
+    return ofBottle(code, "SALVE", ml, "parts[1].thing", "wax:beeswax", "parts[1].amount", wax);
   }
 
   private PotRecord begun(String... fields) throws Exception {
@@ -90,7 +98,7 @@ class PotsTest extends BottleHouse {
   }
 
   private void note(PotRecord pot, String... fields) throws Exception {
-    send(keeper, "/pots/" + pot.code() + "/log", sentence(UUID.randomUUID().toString(), fields))
+    send(keeper, "/pots/" + pot.code() + "/log", fresh(fields))
         .andExpect(status().is3xxRedirection());
   }
 
@@ -187,18 +195,8 @@ class PotsTest extends BottleHouse {
     UUID wax = lot(LotDetails.Kind.WAX, "beeswax", 200, 900);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
-                "making",
-                "SALVE",
-                "parts[0].thing",
-                "bottle:" + code + "-A",
-                "parts[0].amount",
-                "60 ml",
-                "parts[1].thing",
-                "lot:" + wax,
-                "parts[1].amount",
-                "10 g"));
+            ofBottle(
+                code, "SALVE", "60 ml", "parts[1].thing", "lot:" + wax, "parts[1].amount", "10 g"));
     assertThat(as(keeper, () -> drawer.lot(wax).lot().amount())).isCloseTo(190, within(1e-6));
     note(
         pot, "kind", "added", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "5 ml");
@@ -257,8 +255,7 @@ class PotsTest extends BottleHouse {
     String code = bottled(40);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
+            fresh(
                 "making",
                 "MASSAGE_OIL",
                 "parts[0].thing",
@@ -270,8 +267,7 @@ class PotsTest extends BottleHouse {
     send(
             keeper,
             "/pots",
-            sentence(
-                UUID.randomUUID().toString(),
+            fresh(
                 "making",
                 "MASSAGE_OIL",
                 "parts[0].thing",
@@ -491,18 +487,8 @@ class PotsTest extends BottleHouse {
         house.id());
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
-                "making",
-                "SALVE",
-                "parts[0].thing",
-                "bottle:" + code + "-A",
-                "parts[0].amount",
-                "60 ml",
-                "parts[1].thing",
-                "lot:" + wax,
-                "parts[1].amount",
-                "10 g"));
+            ofBottle(
+                code, "SALVE", "60 ml", "parts[1].thing", "lot:" + wax, "parts[1].amount", "10 g"));
 
     assertThat(page("/pots/" + pot.code()))
         .contains("Cold-pressed rapeseed, bought")
@@ -549,6 +535,7 @@ class PotsTest extends BottleHouse {
         .contains("Geranium (essential oil)")
         .contains("in no trouble-free tin")
         .contains("Against 2 tins")
+        .contains("Tins with it went to the ferry crew (" + pot.code() + "-A1), the wool spinners")
         .contains("the wool spinners (" + pot.code() + "-A2)")
         .contains("a doctor, now");
   }
@@ -558,13 +545,9 @@ class PotsTest extends BottleHouse {
     String code = bottled(40);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
-                "making",
+            ofBottle(
+                code,
                 "WHIPPED_BUTTER",
-                "parts[0].thing",
-                "bottle:" + code + "-A",
-                "parts[0].amount",
                 "20 ml",
                 "parts[1].thing",
                 "carrier:shea",
@@ -607,13 +590,9 @@ class PotsTest extends BottleHouse {
     boolean open = Making.valueOf(making).stiff().isPresent();
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
-                "making",
+            ofBottle(
+                code,
                 making,
-                "parts[0].thing",
-                "bottle:" + code + "-A",
-                "parts[0].amount",
                 "30 ml",
                 "parts[1].thing",
                 second,
@@ -635,8 +614,7 @@ class PotsTest extends BottleHouse {
     String code = bottled(40);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
+            fresh(
                 "making",
                 "DRAWN",
                 "forWhat",
@@ -664,14 +642,8 @@ class PotsTest extends BottleHouse {
     String code = bottled(40);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
-                "making",
-                "POULTICE",
-                "parts[0].thing",
-                "marc:" + code,
-                "parts[0].amount",
-                "60 g"));
+            fresh(
+                "making", "POULTICE", "parts[0].thing", "marc:" + code, "parts[0].amount", "60 g"));
 
     assertThat(page("/pots/" + pot.code()))
         .contains("Marc of yarrow")
@@ -684,8 +656,7 @@ class PotsTest extends BottleHouse {
   void whatIsWetCostsItsKeeping() throws Exception {
     String code = bottled(40);
     String[] fields =
-        sentence(
-            UUID.randomUUID().toString(),
+        fresh(
             "making",
             "SALVE",
             "place",
@@ -723,8 +694,7 @@ class PotsTest extends BottleHouse {
     assertThat(page("/pots/new?recipe=" + id)).contains("1:5.5");
     PotRecord second =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
+            fresh(
                 "making",
                 "SALVE",
                 "recipe",
@@ -860,8 +830,7 @@ class PotsTest extends BottleHouse {
     UUID oil = lot(LotDetails.Kind.CARRIER, "jojoba", 500, 2000);
     PotRecord pot =
         begun(
-            sentence(
-                UUID.randomUUID().toString(),
+            fresh(
                 "making",
                 "SALVE",
                 "parts[0].thing",

@@ -155,7 +155,7 @@ public class Pots {
 
   private PotState become(PotRow row, List<Entry<PotEvent>> all, Household house) {
     PotState state = PotLog.fold(all);
-    new PotRules(catalogues.current()).check(state);
+    new PotRules(catalogues.current()).check(state, last(all).event());
     LocalDate made = state.begunAt().atZone(house.zone()).toLocalDate();
     row.become(state, ledger.json(state), made, keeping(state, made).bestBefore());
     return state;

@@ -110,38 +110,52 @@ class PotsController {
       List<String> contents,
       List<String> others) {}
 
-  /** Something that tins share. */
-  record SuspectView(String thing, String sure, String words) {}
+  /**
+   * Something that tins share.
+   *
+   * @param given whom tins went to that have it in them
+   */
+  record SuspectView(String thing, String sure, String words, List<String> given) {}
 
   @GetMapping("/pots/reactions")
   String reactions(Model model) {
     Formats fmt = households.formats(households.current());
     PotWords words = new PotWords(catalogues.current(), fmt);
-    List<Tracing.Report> reports = tracing.reports();
+    List<Tracing.Seen> tins = tracing.tins(fmt);
     List<ReportView> views = new ArrayList<>();
-    for (Tracing.Report report : reports) {
-      views.add(
-          new ReportView(
-              report.pot().code() + "-" + report.tin().name(),
-              "/pots/" + report.pot().code(),
-              words.name(report.pot().state()),
-              report.tin().to(),
-              report.tin().reactions(),
-              List.copyOf(tracing.contents(report.pot(), report.tin(), fmt)),
-              report.others()));
+    for (Tracing.Seen tin : tins) {
+      if (tin.troubled()) {
+        views.add(
+            new ReportView(
+                tin.name(),
+                "/pots/" + tin.pot().code(),
+                words.name(tin.pot().state()),
+                tin.tin().to(),
+                tin.tin().reactions(),
+                List.copyOf(tin.contents()),
+                Tracing.given(
+                    tins,
+                    t -> t.pot().id().equals(tin.pot().id()) && !t.name().equals(tin.name()))));
+      }
     }
-    Suspects suspects = tracing.suspects(reports, fmt);
+    Suspects suspects = Tracing.suspects(tins, fmt);
     model.addAttribute("reports", views);
     model.addAttribute("fine", suspects.fine());
     model.addAttribute(
-        "only", suspects.onlyInReports().stream().map(s -> suspect(s, fmt)).toList());
+        "only",
+        suspects.onlyInReports().stream()
+            .map(s -> suspect(s, Tracing.given(tins, t -> t.contents().contains(s.thing())), fmt))
+            .toList());
     model.addAttribute(
         "also",
-        suspects.shared().stream().filter(s -> s.inFine() > 0).map(s -> suspect(s, fmt)).toList());
+        suspects.shared().stream()
+            .filter(s -> s.inFine() > 0)
+            .map(s -> suspect(s, List.of(), fmt))
+            .toList());
     return "pots/reactions";
   }
 
-  private static SuspectView suspect(Suspects.Suspect suspect, Formats fmt) {
+  private static SuspectView suspect(Suspects.Suspect suspect, List<String> given, Formats fmt) {
     String sure =
         switch (suspect.sureness()) {
           case LIKELY -> "likely";
@@ -160,7 +174,8 @@ class PotsController {
                 ? "in no trouble-free tin"
                 : "in " + suspect.inFine() + " trouble-free too")
             + "; "
-            + chance);
+            + chance,
+        given);
   }
 
   private List<Card> cards(List<PotRecord> records, Formats fmt) {

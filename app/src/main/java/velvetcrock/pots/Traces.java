@@ -1,8 +1,10 @@
 package velvetcrock.pots;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -75,6 +77,27 @@ class Traces {
         pot,
         current.id(),
         pot);
+  }
+
+  /** The lots that some pots go back to, by pot. */
+  Map<UUID, List<UUID>> lots(List<UUID> pots) {
+    Map<UUID, List<UUID>> lots = new HashMap<>();
+    UUID[] ids = pots.toArray(UUID[]::new);
+    jdbc.query(
+        "select s.pot_id, l.lot_id from pot_source s"
+            + " join batch b on b.household_id = s.household_id and b.code = s.batch_code"
+            + " join batch_lot l on l.batch_id = b.id where s.household_id = ? and s.pot_id = any(?)"
+            + " union select s.pot_id, s.lot_id from pot_source s"
+            + " where s.household_id = ? and s.pot_id = any(?) and s.lot_id is not null",
+        row -> {
+          lots.computeIfAbsent(row.getObject(1, UUID.class), id -> new ArrayList<>())
+              .add(row.getObject(2, UUID.class));
+        },
+        current.id(),
+        ids,
+        current.id(),
+        ids);
+    return lots;
   }
 
   /** Every pot that a lot went into, straight or by way of a batch; the newest first. */

@@ -1,10 +1,14 @@
 package velvetcrock.pots;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -88,67 +92,55 @@ class Tracing {
   }
 
   /**
-   * A tin that troubled.
-   *
-   * @param others whom tins of the same pot were given to
+   * A tin with everything in it by name: herbs, oils, wax, essential oils, and each lot and batch.
    */
-  record Report(PotRecord pot, PotState.Tin tin, List<String> others) {}
+  record Seen(PotRecord pot, PotState.Tin tin, Set<String> contents) {
+    String name() {
+      return pot.code() + "-" + tin.name();
+    }
 
-  /** All reports, the newest pot first. */
+    boolean troubled() {
+      return !tin.reactions().isEmpty();
+    }
+  }
+
+  /** Every tin of the newest pots, and of all from which a skin reacted. */
   @Transactional(readOnly = true)
-  List<Report> reports() {
-    List<Report> reports = new ArrayList<>();
-    for (PotRecord pot : pots.troubled()) {
+  List<Seen> tins(Formats fmt) {
+    Map<UUID, PotRecord> all = new LinkedHashMap<>();
+    pots.troubled().forEach(p -> all.put(p.id(), p));
+    pots.newest(MOST_COMPARED).forEach(p -> all.put(p.id(), p));
+    Map<UUID, List<UUID>> lots = traces.lots(List.copyOf(all.keySet()));
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    Map<UUID, String> names = new HashMap<>();
+    List<Seen> tins = new ArrayList<>();
+    for (PotRecord pot : all.values()) {
+      Set<String> inAll = contents(pot.state());
+      for (UUID lot : lots.getOrDefault(pot.id(), List.of())) {
+        inAll.add(names.computeIfAbsent(lot, id -> lotName(id, words)));
+      }
       for (PotState.Tin tin : pot.state().tins()) {
-        if (!tin.reactions().isEmpty()) {
-          reports.add(new Report(pot, tin, others(pot, tin)));
-        }
+        Set<String> contents = new LinkedHashSet<>(inAll);
+        pot.state()
+            .group(tin.group())
+            .ifPresent(group -> contents.addAll(essential(pot.state(), group)));
+        tins.add(new Seen(pot, tin, contents));
       }
     }
-    return reports;
+    return tins;
   }
 
-  private static List<String> others(PotRecord pot, PotState.Tin tin) {
-    return pot.state().tins().stream()
-        .filter(t -> !t.name().equals(tin.name()) && !t.to().isEmpty())
-        .map(t -> t.to() + " (" + pot.code() + "-" + t.name() + ")")
-        .toList();
+  private String lotName(UUID id, LotWords words) {
+    return drawer
+        .find(id)
+        .map(lot -> "lot: " + words.name(lot.lot()) + ", " + words.origin(lot.lot()))
+        .orElse("a lot that is no more");
   }
 
-  /**
-   * What the tins that troubled share: against those that were used up, or given away or in use for
-   * two weeks, without a report.
-   */
-  @Transactional(readOnly = true)
-  Suspects suspects(List<Report> reports, Formats fmt) {
-    List<Set<String>> troubled = new ArrayList<>();
-    reports.forEach(r -> troubled.add(contents(r.pot(), r.tin(), fmt)));
-    List<Set<String>> fine = new ArrayList<>();
-    for (PotRecord pot : pots.newest(MOST_COMPARED)) {
-      for (PotState.Tin tin : pot.state().tins()) {
-        if (troubleFree(tin, fmt)) {
-          fine.add(contents(pot, tin, fmt));
-        }
-      }
-    }
-    return Suspects.of(troubled, fine);
-  }
-
-  private static boolean troubleFree(PotState.Tin tin, Formats fmt) {
-    if (!tin.reactions().isEmpty() || tin.fate() == null || tin.since() == null) {
-      return false;
-    }
-    boolean used = tin.fate() == PotEvent.Fate.USED_UP;
-    boolean inUse = tin.fate() == PotEvent.Fate.GIVEN || tin.fate() == PotEvent.Fate.KEPT;
-    return used || inUse && !fmt.date(tin.since()).plusDays(TROUBLE_FREE_DAYS).isAfter(fmt.today());
-  }
-
-  /** Everything in a tin by name: herbs, oils, wax, essential oils, and each lot and batch. */
-  Set<String> contents(PotRecord pot, PotState.Tin tin, Formats fmt) {
+  private Set<String> contents(PotState state) {
     Catalogue catalogue = catalogues.current();
-    LotWords words = new LotWords(catalogue, fmt);
     Set<String> contents = new LinkedHashSet<>();
-    for (PartIn part : pot.state().parts()) {
+    for (PartIn part : state.parts()) {
       PartIn.Infused infused = part.infused();
       if (infused == null) {
         contents.add(PotParts.name(part, catalogue));
@@ -158,23 +150,41 @@ class Tracing {
         contents.add("batch " + infused.batch());
       }
     }
-    pot.state()
-        .group(tin.group())
-        .ifPresent(
-            group ->
-                pot.state()
-                    .dropsOf(group)
-                    .forEach(
-                        d ->
-                            contents.add(
-                                catalogue.essentialOil(d.oil()).name() + " (essential oil)")));
-    for (Traces.Back back : traces.back(pot.id())) {
-      drawer
-          .find(back.lot())
-          .ifPresent(
-              lot ->
-                  contents.add("lot: " + words.name(lot.lot()) + ", " + words.origin(lot.lot())));
-    }
     return contents;
+  }
+
+  private List<String> essential(PotState state, PotEvent.Group group) {
+    Catalogue catalogue = catalogues.current();
+    return state.dropsOf(group).stream()
+        .map(d -> catalogue.essentialOil(d.oil()).name() + " (essential oil)")
+        .toList();
+  }
+
+  /** Whom tins went to that hold for a question, with their names. */
+  static List<String> given(List<Seen> tins, Predicate<Seen> which) {
+    return tins.stream()
+        .filter(t -> !t.tin().to().isEmpty())
+        .filter(which)
+        .map(t -> t.tin().to() + " (" + t.name() + ")")
+        .toList();
+  }
+
+  /**
+   * What the tins that troubled share: against those that were used up, or given away or in use for
+   * two weeks, without a report.
+   */
+  static Suspects suspects(List<Seen> tins, Formats fmt) {
+    return Suspects.of(
+        tins.stream().filter(Seen::troubled).map(Seen::contents).toList(),
+        tins.stream().filter(t -> troubleFree(t.tin(), fmt)).map(Seen::contents).toList());
+  }
+
+  private static boolean troubleFree(PotState.Tin tin, Formats fmt) {
+    if (!tin.reactions().isEmpty() || tin.fate() == null || tin.since() == null) {
+      return false;
+    }
+    boolean used = tin.fate() == PotEvent.Fate.USED_UP;
+    boolean inUse = tin.fate() == PotEvent.Fate.GIVEN || tin.fate() == PotEvent.Fate.KEPT;
+    return used || inUse && !fmt.date(tin.since()).plusDays(TROUBLE_FREE_DAYS).isAfter(fmt.today());
   }
 }

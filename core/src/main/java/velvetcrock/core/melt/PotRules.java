@@ -36,6 +36,23 @@ public final class PotRules {
   }
 
   /**
+   * Checks a pot as it stands after an entry: one that adds essential oils above a ceiling has its
+   * own reason, whatever was written before.
+   *
+   * @throws velvetcrock.core.Refused as {@link #check(PotState)}, and at {@code drops}
+   */
+  public void check(PotState state, PotEvent last) {
+    check(state);
+    if (last instanceof PotEvent.Added added && !added.drops().isEmpty()) {
+      Problems problems = new Problems();
+      String passed =
+          passed(drops(state.drops()), state.melt(catalogue).volumeMl(), state.plan().where());
+      problems.require(passed.isEmpty() || !added.reason().isBlank(), "drops", passed);
+      problems.refuseIfAny();
+    }
+  }
+
+  /**
    * Checks a pot as it stands.
    *
    * @throws velvetcrock.core.Refused at {@code drops} or {@code fill[i].drops} where a ceiling is
@@ -78,10 +95,17 @@ public final class PotRules {
       Group group = state.groups().get(i);
       String over = passed(drops(state.dropsOf(group)), group.ml() * group.count(), group.where());
       problems.require(
-          over.isEmpty() || !group.reason().isBlank() || !state.reasons().isEmpty(),
+          over.isEmpty() || !group.reason().isBlank() || asTheMelt(group, state),
           "fill[" + i + "].drops",
           over);
     }
+  }
+
+  /** Whether a reason written for the whole melt holds for tins of it: same skin, nothing added. */
+  private static boolean asTheMelt(Group group, PotState state) {
+    return group.where() == state.plan().where()
+        && group.drops().isEmpty()
+        && !state.reasons().isEmpty();
   }
 
   /** Drops with what the catalogue knows of them. */

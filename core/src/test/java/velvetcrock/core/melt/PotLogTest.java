@@ -228,6 +228,36 @@ class PotLogTest {
   }
 
   @Test
+  void aReasonForTheBodyIsNoneForTheSmallAndNoneForMoreDrops() {
+    say(
+        new PotEvent.Begun(
+            plan(Making.SALVE, Where.BODY, 16),
+            List.of(infused(91.3, null), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+            List.of(new DropsIn("lavender", 60)),
+            "for one knee, for a week"));
+    PotEvent more = new PotEvent.Added(List.of(), List.of(new DropsIn("lavender", 9)), "");
+    UUID added = say(more);
+    assertThatThrownBy(() -> RULES.check(state(), more))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("drops");
+    PotEvent said = new PotEvent.Added(List.of(), List.of(new DropsIn("lavender", 9)), "asked");
+    say(new PotEvent.Struck(), added);
+    say(said);
+    RULES.check(state(), said);
+
+    say(
+        new PotEvent.Poured(
+            List.of(group("A", 30, 2, Where.BODY), group("B", 15, 3, Where.CHILD_6_12)),
+            false,
+            null));
+    assertThatThrownBy(() -> RULES.check(state()))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("fill[1].drops")
+        .message()
+        .doesNotContain("fill[0].drops");
+  }
+
+  @Test
   void tinsForTheSmallBearLess() {
     begin(
         Making.SALVE,
