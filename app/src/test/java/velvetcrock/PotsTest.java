@@ -857,6 +857,72 @@ class PotsTest extends BottleHouse {
     assertThat(page("/pots/" + pot.code())).contains("1.38 each, bought 6.00");
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "making|CAKE|Choose one of the list",
+        "hardness|rock|Expected 16, 1:5 or 3 tbsp to 1 cup",
+        "hardness|300|between 1 and 90",
+        "count|many|is not a number",
+        "count|9999|Between 1 and 500",
+        "size|0.2 ml|Between 1 ml and 20 l",
+        "where|MOON|Choose one of the list",
+        "place|MOON|Choose one of the list",
+        "in|MOON|Choose one of the list",
+        "parts[1].thing|wax:chocolate|chocolate",
+        "parts[1].thing|lot:nonsense|choose again",
+        "parts[1].thing|bottle:Z9Z-A|choose again",
+        "parts[1].thing|nothing|Choose what goes in",
+        "parts[1].amount|a lot|a lot",
+        "drops[0].count|some|is not a number",
+        "drops[0].oil|petrol|petrol"
+      })
+  void whatCannotBeReadIsSaidAndKept(String field, String typed, String said) throws Exception {
+    String code = bottled(40);
+    List<String> fields = new ArrayList<>(List.of(salve(code, "60 ml", "10 g")));
+    fields.addAll(List.of("drops[0].oil", "lavender", "drops[0].count", "3"));
+    if (fields.contains(field)) {
+      fields.set(fields.indexOf(field) + 1, typed);
+    } else {
+      fields.addAll(List.of(field, typed));
+    }
+    send(keeper, "/pots", fields.toArray(String[]::new))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString(said)))
+        .andExpect(content().string(containsString("value=\"60 ml\"")));
+    assertThat(bottle(code, "A").bottle().leftMl()).isEqualTo(150);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "tested|feel|MUSHY|Choose one of the list",
+        "tested|harder|99|Between",
+        "looked|look|STANDS|whipped",
+        "added|parts[0].amount||Say what was added",
+        "poured|groups[0].size||Say what it is poured into",
+        "poured|groups[0].size|a thimble|a thimble",
+        "poured|groups[0].size|2 l|not enough left",
+        "went|tin|Z9|Choose one of the list",
+        "reacted|what||Say what was seen",
+        "remarked|text||Between 1 and 4000 letters",
+        "dance|text|x|Choose what to note"
+      })
+  void whatCannotBeNotedIsRefusedOnThePage(String kind, String field, String typed, String said)
+      throws Exception {
+    String code = bottled(40);
+    PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
+    send(
+            keeper,
+            "/pots/" + pot.code() + "/log",
+            fresh("kind", kind, field, typed == null ? "" : typed, "groups[0].where", "BODY"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString(said)));
+    assertThat(again(pot).state().status()).isEqualTo(PotState.Status.IN_THE_PAN);
+  }
+
   @Test
   void theRoundTellsOfAPotInThePan() throws Exception {
     String code = bottled(40);
