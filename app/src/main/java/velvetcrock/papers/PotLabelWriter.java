@@ -46,6 +46,10 @@ class PotLabelWriter {
           Map.entry("arrowroot", "Maranta Arundinacea Root Powder"),
           Map.entry("mica", "Mica"));
 
+  /** Cautions for whoever makes it; a label says what matters to whoever holds it. */
+  private static final Set<String> FOR_THE_MAKER =
+      Set.of("hot-wax", "wet-addition", "essential-dilute");
+
   private final Households households;
   private final Catalogues catalogues;
   private final PotCautions cautions;
@@ -113,7 +117,7 @@ class PotLabelWriter {
     if (extras.cautions()) {
       cautions.of(state.plan(), state.parts(), group.where(), state.dropsOf(group)).stream()
           .filter(c -> c.level() != Caution.Level.NOTE)
-          .filter(c -> !c.code().equals("hot-wax") && !c.code().equals("wet-addition"))
+          .filter(c -> !FOR_THE_MAKER.contains(c.code()))
           .forEach(c -> writing.add(Style.PLAIN, c.text()));
     }
     if (extras.inci()) {

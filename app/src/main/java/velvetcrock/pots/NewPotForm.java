@@ -110,7 +110,7 @@ record NewPotForm(
         or(hardness, ""),
         or(in, "BATH"),
         stirred,
-        or(place, "COOL"),
+        place == null || anew() ? usualPlace() : place,
         or(forWhat, "lotion"),
         rows,
         oils,
@@ -124,6 +124,11 @@ record NewPotForm(
         key == null || key.isBlank() ? UUID.randomUUID().toString() : key,
         or(making, "SALVE"),
         null);
+  }
+
+  /** Pads melt in the hand and are kept in the fridge; all else in a cool cupboard. */
+  private String usualPlace() {
+    return "COMPRESS_PADS".equals(making) ? "FRIDGE" : "COOL";
   }
 
   /** Whether another kind was just chosen. */

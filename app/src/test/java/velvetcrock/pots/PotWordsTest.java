@@ -373,6 +373,7 @@ class PotWordsTest {
     assertThat(set(set(form, "drops+"), "drops-0").drops()).isEmpty();
     assertThat(set(form, "parts-x").parts()).hasSize(1);
     assertThat(form.anew()).isFalse();
+    assertThat(form.place()).isEqualTo("COOL");
     assertThat(form.firstOil()).isEmpty();
   }
 
