@@ -376,6 +376,54 @@ class PotsTest extends BottleHouse {
   }
 
   @Test
+  void honeyInSomeTinsIsOnTheirLabelsAndShortensTheirsAlone() throws Exception {
+    String code = bottled(40);
+    List<String> fields = new ArrayList<>(List.of(salve(code, "100 ml", "17.4 g")));
+    fields.addAll(List.of("place", "FRIDGE"));
+    PotRecord pot = begun(fields.toArray(String[]::new));
+    note(
+        pot,
+        "kind",
+        "poured",
+        "groups[0].size",
+        "15 ml",
+        "groups[0].count",
+        "2",
+        "groups[0].where",
+        "BODY",
+        "groups[0].thing",
+        "extra:honey",
+        "groups[0].amount",
+        "1 tsp",
+        "groups[1].size",
+        "30 ml",
+        "groups[1].count",
+        "2",
+        "groups[1].where",
+        "BODY");
+    PotRecord poured = again(pot);
+
+    assertThat(poured.bestBefore()).isEqualTo(today().plusDays(14));
+    assertThat(poured.bestBefore(poured.state().groups().get(0))).isEqualTo(today().plusDays(14));
+    assertThat(poured.bestBefore(poured.state().groups().get(1))).isAfter(today().plusMonths(2));
+    assertThat(page("/pots/" + pot.code()))
+        .contains("7.1 g Honey")
+        .contains("No honey for children under one year");
+    assertThat(labels(pot)).contains("no preservative").contains("honey").contains("Mel");
+    send(
+            keeper,
+            "/pots/" + begun(salve(code, "20 ml", "3 g")).code() + "/log",
+            fresh(
+                "kind", "poured",
+                "groups[0].size", "15 ml",
+                "groups[0].where", "BODY",
+                "groups[0].thing", "wax:beeswax",
+                "groups[0].amount", "1 g"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("stirred in last")));
+  }
+
+  @Test
   void theSmallOnesAreNotScentedAboveTheirCeilingUnlessItIsWritten() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));

@@ -120,11 +120,14 @@ class PassController {
             .anyMatch(t -> t.fate() == PotEvent.Fate.SPOILED);
     return new Held(
         potLabels.of(pot, group, null, new LabelWriter.Extras(true, "", false)),
-        fmt.fullDate(pot.bestBefore()),
-        pot.bestBefore().isBefore(fmt.today()),
+        fmt.fullDate(pot.bestBefore(group)),
+        pot.bestBefore(group).isBefore(fmt.today()),
         gone,
         potCautions.of(
-            pot.state().plan(), pot.state().parts(), group.where(), pot.state().dropsOf(group)));
+            pot.state().plan(),
+            pot.state().partsOf(group),
+            group.where(),
+            pot.state().dropsOf(group)));
   }
 
   @PostMapping("/pots/{code}/groups/{letter}/void-pass")

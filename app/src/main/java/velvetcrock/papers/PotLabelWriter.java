@@ -71,19 +71,20 @@ class PotLabelWriter {
     Catalogue catalogue = catalogues.current();
     PotState state = pot.state();
     PotWords words = new PotWords(catalogue, fmt);
+    List<PartIn> parts = state.partsOf(group);
     String code = pot.code() + "-" + (tin == null ? group.letter() : tin);
     List<Drops.Count> drops = new PotRules(catalogue).drops(state.dropsOf(group));
     double ml = group.ml() * group.count();
     LabelText.Writing writing = new LabelText.Writing();
     writing
         .add(new Run(code + "  " + words.name(state), Style.NAME))
-        .add(Style.ITALIC, botanical(state, catalogue))
+        .add(Style.ITALIC, botanical(parts, catalogue))
         .add(
             Style.PLAIN,
             "%s of %s. %s."
                 .formatted(
                     capital(PotWords.making(state.plan().making())),
-                    contents(state, catalogue),
+                    contents(parts, catalogue),
                     fmt.ml(group.ml())));
     if (!drops.isEmpty()) {
       writing.add(Style.PLAIN, "Essential oils: " + essential(drops, ml, fmt) + ".");
@@ -93,7 +94,7 @@ class PotLabelWriter {
             new Run("Made ", Style.PLAIN),
             new Run(LabelWriter.date(pot.madeOn(), fmt), Style.BOLD),
             new Run(", best before ", Style.PLAIN),
-            new Run(LabelWriter.date(pot.bestBefore(), fmt), Style.BOLD))
+            new Run(LabelWriter.date(pot.bestBefore(group), fmt), Style.BOLD))
         .add(Style.BOLD, "For " + PotWords.where(group.where()) + ". Not for eating.");
     String passed = PotRules.passed(drops, ml, group.where());
     if (!passed.isEmpty()) {
@@ -104,10 +105,10 @@ class PotLabelWriter {
               + " "
               + (group.reason().isBlank() ? String.join("; ", state.reasons()) : group.reason()));
     }
-    if (state.wet()) {
+    if (state.wet(group)) {
       writing.add(Style.BOLD, "Contains water and no preservative: keep in the fridge.");
     }
-    String allergens = cautions.allergens(state.parts());
+    String allergens = cautions.allergens(parts);
     if (!allergens.isEmpty()) {
       writing.add(
           new Run("Contains: ", Style.PLAIN),
@@ -115,13 +116,13 @@ class PotLabelWriter {
           new Run(".", Style.PLAIN));
     }
     if (extras.cautions()) {
-      cautions.of(state.plan(), state.parts(), group.where(), state.dropsOf(group)).stream()
+      cautions.of(state.plan(), parts, group.where(), state.dropsOf(group)).stream()
           .filter(c -> c.level() != Caution.Level.NOTE)
           .filter(c -> !FOR_THE_MAKER.contains(c.code()))
           .forEach(c -> writing.add(Style.PLAIN, c.text()));
     }
     if (extras.inci()) {
-      writing.add(Style.PLAIN, "INCI: " + inci(state, drops, catalogue) + ".");
+      writing.add(Style.PLAIN, "INCI: " + inci(parts, drops, catalogue) + ".");
     }
     return writing
         .add(Style.PLAIN, extras.words())
@@ -132,7 +133,7 @@ class PotLabelWriter {
   /** What herbs are called, which a claim in the label's words is not. */
   Set<String> herbNames(PotState state) {
     Set<String> names = new LinkedHashSet<>();
-    herbs(state, catalogues.current())
+    herbs(state.parts(), catalogues.current())
         .forEach(
             herb -> {
               names.add(herb.name());
@@ -141,8 +142,8 @@ class PotLabelWriter {
     return names;
   }
 
-  private static List<Herb> herbs(PotState state, Catalogue catalogue) {
-    return state.parts().stream()
+  private static List<Herb> herbs(List<PartIn> parts, Catalogue catalogue) {
+    return parts.stream()
         .filter(p -> p.infused() != null)
         .sorted(Comparator.comparingDouble(PartIn::massG).reversed())
         .flatMap(p -> p.infused().herbs().stream())
@@ -151,14 +152,14 @@ class PotLabelWriter {
         .toList();
   }
 
-  private static String botanical(PotState state, Catalogue catalogue) {
-    return herbs(state, catalogue).stream().map(Herb::botanical).collect(Collectors.joining(", "));
+  private static String botanical(List<PartIn> parts, Catalogue catalogue) {
+    return herbs(parts, catalogue).stream().map(Herb::botanical).collect(Collectors.joining(", "));
   }
 
   /** Its parts, the heaviest first: yarrow in cold-pressed rapeseed oil, beeswax. */
-  private static String contents(PotState state, Catalogue catalogue) {
+  private static String contents(List<PartIn> parts, Catalogue catalogue) {
     List<String> said = new ArrayList<>();
-    for (PartIn part : heaviestFirst(state)) {
+    for (PartIn part : heaviestFirst(parts)) {
       PartIn.Infused infused = part.infused();
       if (infused != null) {
         String herbs =
@@ -179,10 +180,8 @@ class PotLabelWriter {
     return said.stream().distinct().collect(Collectors.joining(", ")).toLowerCase(Locale.ROOT);
   }
 
-  private static List<PartIn> heaviestFirst(PotState state) {
-    return state.parts().stream()
-        .sorted(Comparator.comparingDouble(PartIn::massG).reversed())
-        .toList();
+  private static List<PartIn> heaviestFirst(List<PartIn> parts) {
+    return parts.stream().sorted(Comparator.comparingDouble(PartIn::massG).reversed()).toList();
   }
 
   private static String essential(List<Drops.Count> drops, double ml, Formats fmt) {
@@ -199,9 +198,9 @@ class PotLabelWriter {
   /**
    * Names for a cosmetic label by weight, what was drawn from herbs behind, essential oils last.
    */
-  private static String inci(PotState state, List<Drops.Count> drops, Catalogue catalogue) {
+  private static String inci(List<PartIn> parts, List<Drops.Count> drops, Catalogue catalogue) {
     Map<String, Double> grams = new LinkedHashMap<>();
-    for (PartIn part : state.parts()) {
+    for (PartIn part : parts) {
       if (part.kind() == PartIn.Kind.CARRIER) {
         part.blend(catalogue)
             .shares()
@@ -215,7 +214,7 @@ class PotLabelWriter {
     grams.entrySet().stream()
         .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
         .forEach(e -> names.add(e.getKey()));
-    herbs(state, catalogue)
+    herbs(parts, catalogue)
         .forEach(h -> names.add(LabelWriter.capitals(h.botanical()) + " Extract"));
     drops.stream()
         .map(Drops.Count::oil)

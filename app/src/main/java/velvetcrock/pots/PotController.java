@@ -215,7 +215,7 @@ class PotController {
             money.bill(state.parts(), tins),
             pots.taste(wax.key()),
             new HardnessText(wax, catalogue.carrier("olive"), house.kitchen()),
-            cautions.of(state.plan(), state.parts(), state.plan().where(), allDrops(state)),
+            cautions.of(state.plan(), allParts(state), state.plan().where(), allDrops(state)),
             inThePan ? stove(fmt) : Optional.empty(),
             pours.fillsMl(state));
     model.addAttribute("pot", PotView.of(known, catalogue, fmt));
@@ -229,6 +229,7 @@ class PotController {
     model.addAttribute("fates", fates());
     model.addAttribute("essentials", catalogue.essentialOils());
     model.addAttribute("wheres", PotWords.wheres());
+    model.addAttribute("extras", inThePan ? things.stirredInLast() : List.of());
     model.addAttribute("choices", inThePan ? things.choices(fmt) : List.of());
     return "pots/pot";
   }
@@ -237,6 +238,12 @@ class PotController {
     return readings
         .onTheStove(fmt.now().minus(STOVE_FRESH))
         .map(r -> new PotState.Reading(r.at(), r.celsius()));
+  }
+
+  private static List<PartIn> allParts(PotState state) {
+    List<PartIn> parts = new ArrayList<>(state.parts());
+    state.groups().forEach(g -> parts.addAll(g.extras()));
+    return parts;
   }
 
   private static List<PotEvent.DropsIn> allDrops(PotState state) {

@@ -46,6 +46,7 @@ record PotForm(
    *
    * @param count empty for as many as it fills
    * @param oil an essential oil in these alone; empty for none
+   * @param thing what else is stirred into these alone, such as {@code extra:honey}; empty for none
    */
   record GroupRow(
       @Nullable String vessel,
@@ -56,6 +57,8 @@ record PotForm(
       @Nullable String drops,
       @Nullable String oil2,
       @Nullable String drops2,
+      @Nullable String thing,
+      @Nullable String amount,
       @Nullable String reason) {
     /** Whether nothing was typed in it. */
     boolean empty() {
@@ -64,7 +67,17 @@ record PotForm(
 
     GroupRow counted(int now) {
       return new GroupRow(
-          vessel, size, String.valueOf(now), where, oil, drops, oil2, drops2, reason);
+          vessel,
+          size,
+          String.valueOf(now),
+          where,
+          oil,
+          drops,
+          oil2,
+          drops2,
+          thing,
+          amount,
+          reason);
     }
   }
 
@@ -99,7 +112,7 @@ record PotForm(
       return groups.get(index);
     }
     boolean first = index == 0 && (groups == null || groups.isEmpty());
-    return new GroupRow(vessel, first ? size : "", "", where, "", "", "", "", "");
+    return new GroupRow(vessel, first ? size : "", "", where, "", "", "", "", "", "", "");
   }
 
   /** What was typed into a field, or nothing. */

@@ -275,6 +275,13 @@ class PotThings {
         headings,
         "Waxes, not from the drawer",
         catalogue.waxes().stream().map(w -> new Choice("wax:" + w.key(), w.name())).toList());
+    add(headings, "Stirred in last", stirredInLast());
+    add(headings, "Spent herb, for a poultice", marcs);
+    return headings;
+  }
+
+  /** What is stirred in last, into a whole melt or into single tins. */
+  List<Choice> stirredInLast() {
     List<Choice> last = new ArrayList<>();
     for (Extra extra : Extra.values()) {
       last.add(
@@ -282,10 +289,11 @@ class PotThings {
               "extra:" + extra.key(),
               PotParts.extra(extra.key()) + (extra.wet() ? " (brings water)" : "")));
     }
-    catalogue.powders().forEach(p -> last.add(new Choice("powder:" + p.key(), p.name())));
-    add(headings, "Stirred in last", last);
-    add(headings, "Spent herb, for a poultice", marcs);
-    return headings;
+    catalogues
+        .current()
+        .powders()
+        .forEach(p -> last.add(new Choice("powder:" + p.key(), p.name())));
+    return last;
   }
 
   private static void add(List<Heading> headings, String words, List<Choice> choices) {

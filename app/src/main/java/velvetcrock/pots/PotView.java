@@ -127,7 +127,7 @@ record PotView(
         new StepWords(catalogue, fmt).of(working, state.parts(), melt),
         PotRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
         state.reasons(),
-        tins(state, rules, words, fmt),
+        tins(known.pot(), rules, words, fmt),
         PotWords.shape(state.plan().making()),
         known.sources(),
         known.log().stream().map(l -> line(l, words, fmt)).toList(),
@@ -316,7 +316,8 @@ record PotView(
     };
   }
 
-  private static List<TinView> tins(PotState state, PotRules rules, PotWords words, Formats fmt) {
+  private static List<TinView> tins(PotRecord pot, PotRules rules, PotWords words, Formats fmt) {
+    PotState state = pot.state();
     List<TinView> views = new ArrayList<>();
     for (PotEvent.Group group : state.groups()) {
       List<Drops.Count> counts = rules.drops(state.dropsOf(group));
@@ -330,8 +331,10 @@ record PotView(
                   + " of "
                   + fmt.ml(group.ml())
                   + " for "
-                  + PotWords.where(group.where()),
-              group.drops().isEmpty() ? "" : words.drops(group.drops()),
+                  + PotWords.where(group.where())
+                  + ", until "
+                  + fmt.shortDate(pot.bestBefore(group)),
+              words.alone(group),
               counts.isEmpty()
                   ? List.of()
                   : NewPotView.lines(Drops.of(counts, ml, Drops.USUAL_DROP_ML, group.where()), fmt),

@@ -165,7 +165,7 @@ public final class PotWords {
                       + fmt.ml(g.ml())
                       + " for "
                       + where(g.where())
-                      + (g.drops().isEmpty() ? "" : ", " + drops(g.drops()))
+                      + (alone(g).isEmpty() ? "" : ", " + alone(g))
                       + (g.reason().isBlank() ? "" : ", " + g.reason()))
           .collect(Collectors.joining("; "));
     } else if (event instanceof PotEvent.Abandoned e) {
@@ -178,6 +178,13 @@ public final class PotWords {
       return e.text();
     }
     return "";
+  }
+
+  /** What went into the tins of a group alone. */
+  String alone(PotEvent.Group group) {
+    return Stream.of(drops(group.drops()), parts(group.extras()))
+        .filter(t -> !t.isEmpty())
+        .collect(Collectors.joining(", "));
   }
 
   /** Parts with their weights. */

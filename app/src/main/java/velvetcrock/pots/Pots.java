@@ -18,7 +18,6 @@ import velvetcrock.batch.LidCodes;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.Entry;
-import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotEvent;
 import velvetcrock.core.melt.PotLog;
@@ -157,13 +156,13 @@ public class Pots {
     PotState state = PotLog.fold(all);
     new PotRules(catalogues.current()).check(state, last(all).event());
     LocalDate made = state.begunAt().atZone(house.zone()).toLocalDate();
-    row.become(state, ledger.json(state), made, keeping(state, made).bestBefore());
+    row.become(state, ledger.json(state), made, firstOver(state, made));
     return state;
   }
 
-  private static BalmKeeping keeping(PotState state, LocalDate made) {
+  private static LocalDate firstOver(PotState state, LocalDate made) {
     try {
-      return PotRules.keeping(state, made);
+      return PotRules.firstOver(state, made);
     } catch (Refused refused) {
       throw new Refused("parts", refused.problems().get(0).message());
     }

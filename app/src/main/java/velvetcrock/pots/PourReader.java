@@ -9,6 +9,7 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotEvent;
 import velvetcrock.core.melt.PotState;
 import velvetcrock.core.pot.Drops;
@@ -23,11 +24,13 @@ import velvetcrock.web.Typed;
 @Component
 class PourReader {
   private final Pots pots;
+  private final PotThings things;
   private final Households households;
   private final Catalogues catalogues;
 
-  PourReader(Pots pots, Households households, Catalogues catalogues) {
+  PourReader(Pots pots, PotThings things, Households households, Catalogues catalogues) {
     this.pots = pots;
+    this.things = things;
     this.households = households;
     this.catalogues = catalogues;
   }
@@ -68,6 +71,7 @@ class PourReader {
       List<PotEvent.DropsIn> drops = new ArrayList<>();
       drop(row.oil(), row.drops(), at, catalogue, drops, problems);
       drop(row.oil2(), row.drops2(), at, catalogue, drops, problems);
+      List<PartIn> extras = extras(row, at, kitchen, problems);
       PotEvent.Group group =
           problems.attempt(
               at + ".size",
@@ -79,6 +83,7 @@ class PourReader {
                       count,
                       Typed.named(Drops.Where.class, row.where(), at + ".where"),
                       drops,
+                      extras,
                       Typed.text(row.reason())));
       if (group != null) {
         groups.add(group);
@@ -124,6 +129,21 @@ class PourReader {
       }
     }
     return vessels;
+  }
+
+  private List<PartIn> extras(PotForm.GroupRow row, String at, Kitchen kitchen, Problems problems) {
+    String amount = Typed.text(row.amount());
+    if (Typed.blank(row.thing()) || amount.isEmpty()) {
+      return List.of();
+    }
+    PartIn part =
+        problems.attempt(
+            at + ".amount",
+            () -> {
+              PotThings.Thing thing = things.find(row.thing());
+              return thing.weighed(PotReader.grams(thing, amount, kitchen), amount);
+            });
+    return part == null ? List.of() : List.of(part);
   }
 
   private static void drop(

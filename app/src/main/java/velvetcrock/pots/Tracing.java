@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -123,7 +124,7 @@ class Tracing {
         Set<String> contents = new LinkedHashSet<>(inAll);
         pot.state()
             .group(tin.group())
-            .ifPresent(group -> contents.addAll(essential(pot.state(), group)));
+            .ifPresent(group -> contents.addAll(alone(pot.state(), group)));
         tins.add(new Seen(pot, tin, contents));
       }
     }
@@ -153,10 +154,13 @@ class Tracing {
     return contents;
   }
 
-  private List<String> essential(PotState state, PotEvent.Group group) {
+  /** What the tins of a group have besides the melt's parts. */
+  private List<String> alone(PotState state, PotEvent.Group group) {
     Catalogue catalogue = catalogues.current();
-    return state.dropsOf(group).stream()
-        .map(d -> catalogue.essentialOil(d.oil()).name() + " (essential oil)")
+    return Stream.concat(
+            state.dropsOf(group).stream()
+                .map(d -> catalogue.essentialOil(d.oil()).name() + " (essential oil)"),
+            group.extras().stream().map(p -> PotParts.name(p, catalogue)))
         .toList();
   }
 

@@ -95,6 +95,11 @@ public record PartIn(
         && Objects.equals(lot, other.lot);
   }
 
+  /** Whether it is of what is stirred in last, into a whole melt or into single tins. */
+  public boolean stirredInLast() {
+    return kind == Kind.EXTRA || kind == Kind.POWDER;
+  }
+
   /** Whether it brings water. */
   public boolean wet() {
     return kind == Kind.EXTRA && extra().wet();

@@ -2,6 +2,7 @@ package velvetcrock.core.melt;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import velvetcrock.core.Figures;
@@ -82,7 +83,13 @@ public final class PotRules {
       return;
     }
     boolean whipped = state.whipping() != null;
-    double there = melt.volumeMl() * (whipped ? 3 : FILLING_TOLERANCE);
+    double stirredInMl =
+        state.groups().stream()
+            .flatMap(g -> g.extras().stream())
+            .map(p -> p.ingredient(catalogue, state.plan().usedAtC()))
+            .mapToDouble(i -> i.massG() / i.density())
+            .sum();
+    double there = melt.volumeMl() * (whipped ? 3 : FILLING_TOLERANCE) + stirredInMl;
     problems.require(
         state.pouredMl() <= there,
         "fill",
@@ -166,8 +173,30 @@ public final class PotRules {
    * @throws velvetcrock.core.Refused at {@code oilBestBefore} if a part is past its date
    */
   public static BalmKeeping keeping(PotState state, LocalDate made) {
+    return keeping(state, made, state.wet());
+  }
+
+  /**
+   * Until when the tins of a group are good: what is wet in them alone costs only their keeping.
+   *
+   * @throws velvetcrock.core.Refused as {@link #keeping(PotState, LocalDate)}
+   */
+  public static BalmKeeping keeping(PotState state, Group group, LocalDate made) {
+    return keeping(state, made, state.wet(group));
+  }
+
+  /** The earliest date of any tins that are still there; that of the whole where there are none. */
+  public static LocalDate firstOver(PotState state, LocalDate made) {
+    return state.groups().stream()
+        .filter(g -> state.tins().stream().anyMatch(t -> t.group().equals(g.letter()) && t.there()))
+        .map(g -> keeping(state, g, made).bestBefore())
+        .min(Comparator.naturalOrder())
+        .orElseGet(() -> keeping(state, made).bestBefore());
+  }
+
+  private static BalmKeeping keeping(PotState state, LocalDate made, boolean wet) {
     LocalDate until = state.partsGoodUntil().orElse(made.plusYears(1));
-    return BalmKeeping.of(made, until, state.wet(), state.plan().place());
+    return BalmKeeping.of(made, until, wet, state.plan().place());
   }
 
   /**

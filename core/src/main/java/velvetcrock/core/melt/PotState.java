@@ -151,6 +151,18 @@ public record PotState(
     return Optional.of(pouredMl() / (melt(catalogue).volumeMl() * (1 - Formula.POUR_LOSS)) - 1);
   }
 
+  /** All that is in the tins of a group: what went into the pan, and into these alone. */
+  public List<PartIn> partsOf(Group group) {
+    List<PartIn> all = new ArrayList<>(parts);
+    all.addAll(group.extras());
+    return List.copyOf(all);
+  }
+
+  /** Whether anything wet is in the tins of a group. */
+  public boolean wet(Group group) {
+    return wet() || group.extras().stream().anyMatch(PartIn::wet);
+  }
+
   /** A group by its letter. */
   public Optional<Group> group(String letter) {
     return groups.stream().filter(g -> g.letter().equals(letter)).findFirst();

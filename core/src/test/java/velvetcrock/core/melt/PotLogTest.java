@@ -354,6 +354,56 @@ class PotLogTest {
   }
 
   @Test
+  void whatIsWetInSomeTinsCostsOnlyTheseTheirKeeping() {
+    begin(
+        Making.SALVE,
+        Where.BODY,
+        List.of(infused(91.3, MADE.plusMonths(5)), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+        List.of());
+    Group plain = group("A", 30, 2, Where.BODY);
+    Group honey =
+        new Group(
+            "B",
+            "tins",
+            15,
+            3,
+            Where.BODY,
+            List.of(),
+            List.of(part(PartIn.Kind.EXTRA, "honey", 6)),
+            "");
+    say(new PotEvent.Poured(List.of(plain, honey), false, null));
+    RULES.check(state());
+
+    assertThat(PotRules.keeping(state(), plain, MADE).bestBefore()).isEqualTo(MADE.plusMonths(5));
+    assertThat(PotRules.keeping(state(), honey, MADE).bestBefore()).isEqualTo(MADE);
+    assertThat(state().wet(plain)).isFalse();
+    assertThat(state().partsOf(honey)).extracting("key").contains("honey", "beeswax");
+    assertThat(state().partsOf(plain)).extracting("key").doesNotContain("honey");
+    assertThat(PotRules.firstOver(state(), MADE)).isEqualTo(MADE);
+    for (String tin : List.of("B1", "B2", "B3")) {
+      say(new PotEvent.Went(tin, Fate.USED_UP, "", ""));
+    }
+    assertThat(PotRules.firstOver(state(), MADE)).isEqualTo(MADE.plusMonths(5));
+  }
+
+  @Test
+  void waxDoesNotGoIntoSingleTins() {
+    assertThatThrownBy(
+            () ->
+                new Group(
+                    "A",
+                    "tins",
+                    30,
+                    1,
+                    Where.BODY,
+                    List.of(),
+                    List.of(part(PartIn.Kind.WAX, "beeswax", 2)),
+                    ""))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("stirred in last");
+  }
+
+  @Test
   void aPotIsGoodAsLongAsTheFirstOfItsParts() {
     begin(
         Making.SALVE,
