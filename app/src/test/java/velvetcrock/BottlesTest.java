@@ -69,9 +69,10 @@ class BottlesTest extends BottleHouse {
   private String token(String code) {
     return jdbc.queryForObject(
         "select p.token from bottle_pass p join batch x on x.id = p.batch_id"
-            + " where x.code = ? and p.revoked_at is null",
+            + " where x.code = ? and x.household_id = ? and p.revoked_at is null",
         String.class,
-        code);
+        code,
+        house.id());
   }
 
   private Calendar calendar() throws Exception {
