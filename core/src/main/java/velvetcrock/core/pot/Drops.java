@@ -35,6 +35,9 @@ public record Drops(
 
   private static final double TOLERANCE = 1e-9;
 
+  /** A tin may get a small part of a drop of the whole melt. */
+  private static final double LEAST = 1e-6;
+
   /** Where it is used, with the most essential oil in all, % by volume (usual guidance). */
   public enum Where {
     /** On the face. */
@@ -107,7 +110,7 @@ public record Drops(
     for (int i = 0; i < drops.size(); i++) {
       double count = drops.get(i).count();
       problems.require(
-          count >= 0.01 && count <= 100_000,
+          count >= LEAST && count <= 100_000,
           "drops[" + i + "].count",
           "Drops are counted from above 0 to 100 000; " + count + " was read.");
     }
