@@ -45,6 +45,9 @@ import velvetcrock.web.StoredEntry;
  */
 @Service
 public class Batches {
+  /** Keys of draws by a pot begin so; only the pot gives them back. */
+  public static final String POT_KEY = "pot:";
+
   private static final Duration CLOCK_DIFFERENCE = Duration.ofMinutes(2);
   private static final int LONGEST_KEY = 120;
 
@@ -367,9 +370,6 @@ public class Batches {
       throw new Refused("replaces", "Name the entry to be taken back.");
     }
   }
-
-  /** Keys of draws by a pot begin so; only the pot gives them back. */
-  public static final String POT_KEY = "pot:";
 
   private boolean inAPot(UUID entry) {
     return log.findById(entry).filter(row -> row.key().startsWith(POT_KEY)).isPresent();

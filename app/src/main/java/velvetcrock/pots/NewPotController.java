@@ -3,6 +3,7 @@ package velvetcrock.pots;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -19,10 +20,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.melt.PartIn;
-import velvetcrock.core.melt.PotLog;
 import velvetcrock.core.melt.PotRules;
-import velvetcrock.core.melt.PotState;
 import velvetcrock.core.pot.HardnessText;
 import velvetcrock.core.pot.Ingredient;
 import velvetcrock.core.pot.Making;
@@ -211,11 +209,10 @@ class NewPotController {
   }
 
   private NewPotView view(PotOrder order, Household house, Formats fmt, Catalogue catalogue) {
-    PotState state = PotLog.fold(List.of(entry(order, fmt)));
     PotRules rules = new PotRules(catalogue);
     BalmKeeping keeping;
     try {
-      keeping = PotRules.keeping(state, fmt.today());
+      keeping = PotRules.keeping(order.parts(), order.plan().place(), fmt.today());
     } catch (Refused refused) {
       throw new Refused("parts", refused.problems().get(0).message());
     }
@@ -225,7 +222,9 @@ class NewPotController {
         order.plan().making().filled()
             ? (int) Math.max(1, Math.floor(order.fillsMl() / order.tinMl() + 1e-6))
             : 1;
-    Working working = working(state, order.melt(), order.tinMl());
+    Working working =
+        PotRules.working(
+            order.plan(), order.parts(), order.melt(), !order.drops().isEmpty(), order.tinMl());
     return NewPotView.of(
         new NewPotView.Known(
             order,
@@ -237,32 +236,6 @@ class NewPotController {
             new HardnessText(order.wax(), catalogue.carrier("olive"), house.kitchen())),
         catalogue,
         fmt);
-  }
-
-  private static velvetcrock.core.drawer.Entry<velvetcrock.core.melt.PotEvent> entry(
-      PotOrder order, Formats fmt) {
-    return new velvetcrock.core.drawer.Entry<>(
-        new java.util.UUID(0, 1), 1, fmt.now(), order.begun(), null);
-  }
-
-  /** What is stirred in last. */
-  static Working.With with(List<PartIn> parts, boolean essential) {
-    return new Working.With(
-        parts.stream().anyMatch(p -> p.key().equals("vitamin-e")),
-        essential,
-        parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
-        parts.stream().anyMatch(PartIn::wet));
-  }
-
-  /** How a pot is worked. */
-  static Working working(PotState state, Melt melt, double largestMl) {
-    return Working.of(
-        state.plan().making(),
-        melt,
-        state.plan().in(),
-        with(state.parts(), !state.drops().isEmpty()),
-        state.plan().stirred(),
-        largestMl);
   }
 
   /** What a pot of a kind begins with: the oil to be used first, and what stiffens it. */
@@ -313,8 +286,6 @@ class NewPotController {
 
   private static Map<String, String> makings() {
     return Arrays.stream(Making.values())
-        .collect(
-            Collectors.toMap(
-                Making::name, PotWords::making, (a, b) -> a, java.util.LinkedHashMap::new));
+        .collect(Collectors.toMap(Making::name, PotWords::making, (a, b) -> a, LinkedHashMap::new));
   }
 }

@@ -86,7 +86,7 @@ class PotController {
     try {
       PotRecord pot = pots.find(code);
       PotEvent event = event(form, pot);
-      Pots.Done done = pots.append(code, event, null, null, PotForm.or(form.key()));
+      Pots.Done done = pots.append(code, event, null, null, Typed.text(form.key()));
       flash.addFlashAttribute("notice", notice(event, done));
       if (!done.repeated()) {
         flash.addFlashAttribute("undoPot", done);
@@ -144,8 +144,8 @@ class PotController {
           new PotEvent.Went(
               Typed.text(form.tin()),
               Typed.named(PotEvent.Fate.class, form.fate(), "fate"),
-              PotForm.or(form.to()),
-              PotForm.or(form.remark()));
+              Typed.text(form.to()),
+              Typed.text(form.remark()));
       case "reacted" -> new PotEvent.Reacted(Typed.text(form.tin()), Typed.text(form.what()));
       case "remarked" -> new PotEvent.Remarked(Typed.text(form.text()));
       default -> throw new Refused("kind", "Choose what to note.");

@@ -3,7 +3,6 @@ package velvetcrock.pots;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.web.Typed;
 
@@ -113,10 +112,5 @@ record PotForm(
     }
     boolean first = index == 0 && (groups == null || groups.isEmpty());
     return new GroupRow(vessel, first ? size : "", "", where, "", "", "", "", "", "", "");
-  }
-
-  /** What was typed into a field, or nothing. */
-  static String or(@Nullable String typed) {
-    return Optional.ofNullable(typed).orElse("");
   }
 }

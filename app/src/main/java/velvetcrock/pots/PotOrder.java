@@ -40,6 +40,6 @@ record PotOrder(
 
   /** What it fills, with what stays in the pan taken off, ml. */
   double fillsMl() {
-    return melt.volumeMl() * (1 + growth) * (1 - velvetcrock.core.pot.Formula.POUR_LOSS);
+    return melt.fillsMl(growth);
   }
 }

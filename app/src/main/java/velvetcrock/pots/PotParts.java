@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
+import velvetcrock.web.Typed;
 
 /** Says what a part of a pot is. */
 final class PotParts {
@@ -15,6 +16,22 @@ final class PotParts {
 
   static boolean isMarc(PartIn part) {
     return part.infused() != null && part.key().equals(MARC);
+  }
+
+  /** What a part is wherever it comes from, such as {@code wax:beeswax}. */
+  static String value(PartIn part) {
+    return part.kind().name().toLowerCase(Locale.ROOT) + ":" + part.key();
+  }
+
+  /**
+   * The part of such a value, in a weight, from nowhere in particular.
+   *
+   * @throws velvetcrock.core.Refused at {@code thing} if it is none
+   */
+  static PartIn plain(String value, double grams) {
+    String[] named = value.split(":", 2);
+    PartIn.Kind kind = Typed.named(PartIn.Kind.class, named[0], "thing");
+    return new PartIn(kind, named.length < 2 ? "" : named[1], null, null, grams, "", null);
   }
 
   /** What it measures, ml. */

@@ -3,7 +3,6 @@ package velvetcrock.pots;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -300,15 +299,5 @@ class PotThings {
     if (!choices.isEmpty()) {
       headings.add(new Heading(words, choices));
     }
-  }
-
-  /** A value as it reads in a recipe: what it is, wherever it comes from. */
-  static String plain(PartIn part) {
-    return switch (part.kind()) {
-      case CARRIER -> "carrier:" + part.key();
-      case WAX -> "wax:" + part.key();
-      case POWDER -> "powder:" + part.key();
-      case EXTRA -> "extra:" + part.key().toLowerCase(Locale.ROOT);
-    };
   }
 }

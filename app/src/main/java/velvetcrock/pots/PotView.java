@@ -104,7 +104,8 @@ record PotView(
     Melt melt = state.melt(catalogue);
     PotRules rules = new PotRules(catalogue);
     double largest = state.groups().stream().mapToDouble(PotEvent.Group::ml).max().orElse(30);
-    Working working = NewPotController.working(state, melt, largest);
+    Working working =
+        PotRules.working(state.plan(), state.parts(), melt, !state.drops().isEmpty(), largest);
     String name = words.name(state);
     return new PotView(
         known.pot().code(),

@@ -189,12 +189,6 @@ public class Pots {
     return record(pots.findByCode(normal(code)).orElseThrow(Pots::noPot));
   }
 
-  /** A pot by its id. */
-  @Transactional(readOnly = true)
-  public Optional<PotRecord> find(UUID id) {
-    return pots.findById(id).map(this::record);
-  }
-
   /** Pots in the pan and with tins left, those to be used first in front. */
   @Transactional(readOnly = true)
   public List<PotRecord> standing() {

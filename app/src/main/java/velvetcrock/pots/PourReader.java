@@ -14,7 +14,6 @@ import velvetcrock.core.melt.PotEvent;
 import velvetcrock.core.melt.PotState;
 import velvetcrock.core.pot.Drops;
 import velvetcrock.core.pot.Filling;
-import velvetcrock.core.pot.Formula;
 import velvetcrock.core.pot.Making;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -38,7 +37,7 @@ class PourReader {
   /** What there is to fill, ml: whipped it has grown, and some stays in the pan. */
   double fillsMl(PotState state) {
     double growth = state.plan().making() == Making.WHIPPED_BUTTER ? pots.overrun().mean() : 0;
-    return state.melt(catalogues.current()).volumeMl() * (1 + growth) * (1 - Formula.POUR_LOSS);
+    return state.melt(catalogues.current()).fillsMl(growth);
   }
 
   /**

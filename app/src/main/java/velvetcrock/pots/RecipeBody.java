@@ -2,6 +2,7 @@ package velvetcrock.pots;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
@@ -59,7 +60,7 @@ record RecipeBody(
       PartIn.Infused infused = part.infused();
       all.add(
           infused == null
-              ? new Part(PotThings.plain(part), List.of(), part.massG())
+              ? new Part(PotParts.value(part), List.of(), part.massG())
               : new Part("carrier:" + mainOil(infused), infused.herbs(), part.massG()));
     }
     return new RecipeBody(
@@ -97,21 +98,24 @@ record RecipeBody(
     return Percentages.of(parts.stream().map(Part::grams).toList());
   }
 
+  /** Its parts as they would be weighed in, the oils plain. */
+  List<PartIn> plainParts() {
+    return parts.stream().map(p -> PotParts.plain(p.thing(), p.grams())).toList();
+  }
+
+  /** What it makes, as a pot would be begun with it. */
+  PotEvent.Plan plan() {
+    return new PotEvent.Plan(making, name, where, usedAtC, aim, in, stirred, place, "", "");
+  }
+
   /** The name of a part. */
   static String name(Part part, Catalogue catalogue) {
-    String[] named = part.thing().split(":", 2);
-    String plain =
-        switch (named[0]) {
-          case "wax" -> catalogue.wax(named[1]).name();
-          case "powder" -> catalogue.powder(named[1]).name();
-          case "extra" -> PotParts.extra(named[1]);
-          default -> catalogue.carrier(named[1]).name();
-        };
+    String plain = PotParts.name(PotParts.plain(part.thing(), 1), catalogue);
     if (part.herbs().isEmpty()) {
       return plain;
     }
     List<String> herbs = part.herbs().stream().map(h -> catalogue.herb(h).name()).toList();
-    return String.join(" and ", herbs) + " in " + plain.toLowerCase(java.util.Locale.ROOT);
+    return String.join(" and ", herbs) + " in " + plain.toLowerCase(Locale.ROOT);
   }
 
   /** What this says otherwise than another version did. */

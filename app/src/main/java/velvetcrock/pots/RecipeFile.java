@@ -1,7 +1,6 @@
 package velvetcrock.pots;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -206,7 +205,7 @@ class RecipeFile {
           case "carrier" -> catalogue.carriers().stream().anyMatch(c -> c.key().equals(named[1]));
           case "wax" -> catalogue.waxes().stream().anyMatch(c -> c.key().equals(named[1]));
           case "powder" -> catalogue.powders().stream().anyMatch(c -> c.key().equals(named[1]));
-          case "extra" -> Arrays.stream(Extra.values()).anyMatch(e -> e.key().equals(named[1]));
+          case "extra" -> Extra.of(named[1]).isPresent();
           default -> false;
         };
     return there ? Optional.of(identifier) : Optional.empty();

@@ -24,6 +24,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PartIn;
+import velvetcrock.core.melt.PotRules;
 import velvetcrock.core.pot.Melt;
 import velvetcrock.core.pot.Working;
 import velvetcrock.kitchen.Catalogues;
@@ -36,6 +37,8 @@ import velvetcrock.web.Typed;
 /** Recipes: the list, one with its versions, keeping one, and files to and from. */
 @Controller
 class RecipesController {
+  private static final double USUAL_TIN_ML = 30;
+
   private final Recipes recipes;
   private final RecipeFile file;
   private final Pots pots;
@@ -135,21 +138,10 @@ class RecipesController {
 
   private List<StepWords.Said> steps(RecipeBody body) {
     Catalogue catalogue = catalogues.current();
-    List<PartIn> parts = new ArrayList<>();
-    for (RecipeBody.Part part : body.parts()) {
-      String[] named = part.thing().split(":", 2);
-      PartIn.Kind kind =
-          switch (named[0]) {
-            case "wax" -> PartIn.Kind.WAX;
-            case "powder" -> PartIn.Kind.POWDER;
-            case "extra" -> PartIn.Kind.EXTRA;
-            default -> PartIn.Kind.CARRIER;
-          };
-      parts.add(new PartIn(kind, named[1], null, null, part.grams(), "", null));
-    }
+    List<PartIn> parts = body.plainParts();
     Melt melt = new Melt(parts.stream().map(p -> p.ingredient(catalogue, Carrier.ROOM_C)).toList());
-    Working.With with = NewPotController.with(parts, !body.drops().isEmpty());
-    Working working = Working.of(body.making(), melt, body.in(), with, body.stirred(), 30);
+    Working working =
+        PotRules.working(body.plan(), parts, melt, !body.drops().isEmpty(), USUAL_TIN_ML);
     return new StepWords(catalogue, households.formats(households.current()))
         .of(working, parts, melt);
   }

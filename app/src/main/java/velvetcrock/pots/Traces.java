@@ -120,19 +120,16 @@ class Traces {
   }
 
   /** Every pot that a batch went into; the newest first. */
-  List<UUID> ofBatch(String code, @Nullable String letter) {
+  List<UUID> ofBatch(String code) {
     return distinct(
         jdbc.query(
             "select p.id from pot p join pot_source s on s.pot_id = p.id"
                 + " where s.household_id = ? and s.batch_code = ?"
-                + " and (cast(? as text) is null or s.letter = ?)"
                 + " order by p.made_on desc, p.id limit "
                 + MOST,
             (row, n) -> row.getObject(1, UUID.class),
             current.id(),
-            code,
-            letter,
-            letter));
+            code));
   }
 
   private static List<UUID> distinct(List<UUID> ids) {

@@ -89,7 +89,7 @@ class Tracing {
   /** Every pot that a batch went into. */
   @Transactional(readOnly = true)
   List<PotRecord> ofBatch(String code) {
-    return pots.of(traces.ofBatch(code, null));
+    return pots.of(traces.ofBatch(code));
   }
 
   /**

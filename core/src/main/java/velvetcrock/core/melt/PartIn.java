@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.pot.Extra;
@@ -70,7 +71,7 @@ public record PartIn(
   /**
    * Checks what has to be there.
    *
-   * @throws velvetcrock.core.Refused at {@code kind}, {@code key}, {@code massG} or {@code text}
+   * @throws Refused at {@code kind}, {@code key}, {@code massG} or {@code text}
    */
   public PartIn {
     Problems problems = new Problems();
@@ -108,15 +109,11 @@ public record PartIn(
   /**
    * The extra that it is.
    *
-   * @throws velvetcrock.core.Refused at {@code key} if it is none
+   * @throws Refused at {@code key} if it is none
    */
   public Extra extra() {
-    for (Extra extra : Extra.values()) {
-      if (extra.key().equals(key)) {
-        return extra;
-      }
-    }
-    throw new velvetcrock.core.Refused("key", "“" + key + "” is nothing that is stirred in.");
+    return Extra.of(key)
+        .orElseThrow(() -> new Refused("key", "“" + key + "” is nothing that is stirred in."));
   }
 
   /** The carriers of an infused oil. */
@@ -133,7 +130,7 @@ public record PartIn(
    * The part as it counts in hardness and volume.
    *
    * @param usedAtC where the pot is used, °C
-   * @throws velvetcrock.core.Refused at {@code key} if the catalogue does not know it
+   * @throws Refused at {@code key} if the catalogue does not know it
    */
   public Ingredient ingredient(Catalogue catalogue, double usedAtC) {
     return switch (kind) {

@@ -4,19 +4,23 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import velvetcrock.core.Figures;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Problems;
 import velvetcrock.core.keeping.BalmKeeping;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PotEvent.DropsIn;
 import velvetcrock.core.melt.PotEvent.Group;
 import velvetcrock.core.pot.Drops;
+import velvetcrock.core.pot.Extra;
 import velvetcrock.core.pot.Formula;
 import velvetcrock.core.pot.Ingredient;
 import velvetcrock.core.pot.Making;
 import velvetcrock.core.pot.Melt;
+import velvetcrock.core.pot.Working;
 
 /** What a pot has to hold by the catalogue: ceilings, dates, volumes; and what it teaches. */
 public final class PotRules {
@@ -173,7 +177,7 @@ public final class PotRules {
    * @throws velvetcrock.core.Refused at {@code oilBestBefore} if a part is past its date
    */
   public static BalmKeeping keeping(PotState state, LocalDate made) {
-    return keeping(state, made, state.wet());
+    return keeping(state.parts(), state.plan().place(), made);
   }
 
   /**
@@ -182,7 +186,7 @@ public final class PotRules {
    * @throws velvetcrock.core.Refused as {@link #keeping(PotState, LocalDate)}
    */
   public static BalmKeeping keeping(PotState state, Group group, LocalDate made) {
-    return keeping(state, made, state.wet(group));
+    return keeping(state.partsOf(group), state.plan().place(), made);
   }
 
   /** The earliest date of any tins that are still there; that of the whole where there are none. */
@@ -194,9 +198,38 @@ public final class PotRules {
         .orElseGet(() -> keeping(state, made).bestBefore());
   }
 
-  private static BalmKeeping keeping(PotState state, LocalDate made, boolean wet) {
-    LocalDate until = state.partsGoodUntil().orElse(made.plusYears(1));
-    return BalmKeeping.of(made, until, wet, state.plan().place());
+  /**
+   * The same of parts that are still to be weighed in.
+   *
+   * @throws velvetcrock.core.Refused as {@link #keeping(PotState, LocalDate)}
+   */
+  public static BalmKeeping keeping(List<PartIn> parts, Store.Place place, LocalDate made) {
+    LocalDate until =
+        parts.stream()
+            .map(PartIn::goodUntil)
+            .filter(Objects::nonNull)
+            .min(Comparator.naturalOrder())
+            .orElse(made.plusYears(1));
+    return BalmKeeping.of(made, until, parts.stream().anyMatch(PartIn::wet), place);
+  }
+
+  /**
+   * How a pot is worked.
+   *
+   * @param parts what goes into the pan
+   * @param melt the same as it counts
+   * @param essential whether essential oils go in
+   * @param largestMl the largest tin, ml
+   */
+  public static Working working(
+      PotEvent.Plan plan, List<PartIn> parts, Melt melt, boolean essential, double largestMl) {
+    Working.With with =
+        new Working.With(
+            parts.stream().anyMatch(p -> p.key().equals(Extra.VITAMIN_E.key())),
+            essential,
+            parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.POWDER),
+            parts.stream().anyMatch(PartIn::wet));
+    return Working.of(plan.making(), melt, plan.in(), with, plan.stirred(), largestMl);
   }
 
   /**

@@ -1,18 +1,14 @@
 package velvetcrock.core.melt;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PotEvent.DropsIn;
 import velvetcrock.core.melt.PotEvent.Fate;
 import velvetcrock.core.melt.PotEvent.Group;
-import velvetcrock.core.pot.Formula;
 import velvetcrock.core.pot.Melt;
 import velvetcrock.core.pot.Whipping;
 
@@ -125,14 +121,6 @@ public record PotState(
     return parts.stream().anyMatch(PartIn::wet);
   }
 
-  /** The earliest date among its parts. */
-  public Optional<LocalDate> partsGoodUntil() {
-    return parts.stream()
-        .map(PartIn::goodUntil)
-        .filter(Objects::nonNull)
-        .min(Comparator.naturalOrder());
-  }
-
   /** What was poured, ml. */
   public double pouredMl() {
     return groups.stream().mapToDouble(Group::volumeMl).sum();
@@ -148,7 +136,7 @@ public record PotState(
     if (whipping == null || pouredAt == null) {
       return Optional.empty();
     }
-    return Optional.of(pouredMl() / (melt(catalogue).volumeMl() * (1 - Formula.POUR_LOSS)) - 1);
+    return Optional.of(pouredMl() / melt(catalogue).fillsMl(0) - 1);
   }
 
   /** All that is in the tins of a group: what went into the pan, and into these alone. */

@@ -1,6 +1,8 @@
 package velvetcrock.core.pot;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What is stirred in at the end besides essential oils; densities in g/ml are typical. */
 public enum Extra {
@@ -23,6 +25,11 @@ public enum Extra {
   Extra(double density, boolean wet) {
     this.density = density;
     this.wet = wet;
+  }
+
+  /** The extra of a key; empty for anything else. */
+  public static Optional<Extra> of(String key) {
+    return Arrays.stream(values()).filter(extra -> extra.key().equals(key)).findFirst();
   }
 
   /** g/ml. */

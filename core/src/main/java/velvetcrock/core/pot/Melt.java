@@ -18,6 +18,7 @@ import velvetcrock.core.Standing;
  */
 public record Melt(List<Ingredient> parts) {
   private static final double CLOSE = 1e-9;
+  private static final double LEAST_G = 0.0005;
   private static final double MOST_G = 100_000;
 
   /**
@@ -51,84 +52,106 @@ public record Melt(List<Ingredient> parts) {
    */
   public static Melt solve(List<Wanted> wanted, OptionalDouble target, OptionalDouble volumeMl) {
     List<Integer> open = new ArrayList<>();
-    double mass = 0;
-    double weighted = 0;
-    double volume = 0;
+    Known known = new Known(0, 0, 0);
     for (int i = 0; i < wanted.size(); i++) {
-      Ingredient part = wanted.get(i).part();
       if (wanted.get(i).open()) {
         open.add(i);
       } else {
-        mass += part.massG();
-        weighted += part.massG() * part.hardness();
-        volume += part.massG() / part.density();
+        known = known.with(wanted.get(i).part());
       }
     }
-    double[] found = new double[open.size()];
-    if (open.size() == 1) {
-      Ingredient x = wanted.get(open.get(0)).part();
-      if (target.isPresent()) {
-        if (mass == 0) {
-          throw new Refused(at(open.get(0)), "Say how much of something else there is.");
-        }
-        double aim = target.getAsDouble();
-        found[0] = byHardness(x, aim, mass, weighted, at(open.get(0)));
-      } else {
-        found[0] =
-            (volumeMl.orElseThrow(() -> new Refused(at(open.get(0)), "Say how much of it."))
-                    - volume)
-                * x.density();
-      }
-    } else if (open.size() == 2 && target.isPresent() && volumeMl.isPresent()) {
-      Ingredient x = wanted.get(open.get(0)).part();
-      Ingredient y = wanted.get(open.get(1)).part();
-      double aim = target.getAsDouble();
-      double a = x.hardness() - aim;
-      double b = y.hardness() - aim;
-      double c = aim * mass - weighted;
-      double left = volumeMl.getAsDouble() - volume;
-      double determinant = a / y.density() - b / x.density();
-      if (Math.abs(determinant) < CLOSE) {
-        throw new Refused(at(open.get(1)), "These two are equally hard: say how much of one.");
-      }
-      found[0] = (c / y.density() - b * left) / determinant;
-      found[1] = (a * left - c / x.density()) / determinant;
-    } else if (!open.isEmpty()) {
-      throw new Refused(
-          at(open.get(open.size() - 1)),
-          "Too much is left open: say how much, or how many tins are wanted.");
-    }
-    List<Ingredient> parts = new ArrayList<>();
-    int next = 0;
-    for (int i = 0; i < wanted.size(); i++) {
-      Ingredient part = wanted.get(i).part();
-      if (wanted.get(i).open()) {
-        double grams = found[next++];
-        if (!(grams > 0.0005)) {
-          throw new Refused(
-              at(i),
-              "None of it can be in there: without it the mix is already "
-                  + (target.isPresent() && part.hardness() > target.getAsDouble()
-                      ? "as hard as wanted, or harder."
-                      : "as soft or as much as wanted."));
-        }
-        if (grams > MOST_G) {
-          throw new Refused(at(i), "It would take more than 100 kg: these cannot reach it.");
-        }
-        part = part.withMassG(grams);
-      }
-      parts.add(part);
+    List<Ingredient> parts = new ArrayList<>(wanted.stream().map(Wanted::part).toList());
+    double[] found = found(parts, open, known, target, volumeMl);
+    for (int n = 0; n < found.length; n++) {
+      int i = open.get(n);
+      parts.set(i, weighed(parts.get(i), found[n], target, at(i)));
     }
     return new Melt(parts);
   }
 
-  private static double byHardness(
-      Ingredient x, double aim, double mass, double weighted, String field) {
+  /** What is weighed already: Σ m, Σ m·h and Σ m ÷ ρ. */
+  private record Known(double massG, double weighted, double volumeMl) {
+    Known with(Ingredient part) {
+      return new Known(
+          massG + part.massG(),
+          weighted + part.massG() * part.hardness(),
+          volumeMl + part.massG() / part.density());
+    }
+  }
+
+  private static double[] found(
+      List<Ingredient> parts,
+      List<Integer> open,
+      Known known,
+      OptionalDouble target,
+      OptionalDouble volumeMl) {
+    if (open.isEmpty()) {
+      return new double[0];
+    }
+    int first = open.get(0);
+    int last = open.get(open.size() - 1);
+    if (open.size() == 1 && target.isPresent()) {
+      return new double[] {byHardness(parts.get(first), target.getAsDouble(), known, at(first))};
+    }
+    if (open.size() == 1) {
+      double left =
+          volumeMl.orElseThrow(() -> new Refused(at(first), "Say how much of it."))
+              - known.volumeMl();
+      return new double[] {left * parts.get(first).density()};
+    }
+    if (open.size() == 2 && target.isPresent() && volumeMl.isPresent()) {
+      return byBoth(
+          parts.get(first),
+          parts.get(last),
+          target.getAsDouble(),
+          volumeMl.getAsDouble(),
+          known,
+          at(last));
+    }
+    throw new Refused(
+        at(last), "Too much is left open: say how much, or how many tins are wanted.");
+  }
+
+  private static double byHardness(Ingredient x, double aim, Known known, String field) {
+    if (known.massG() == 0) {
+      throw new Refused(field, "Say how much of something else there is.");
+    }
     double per = x.hardness() - aim;
     if (Math.abs(per) < CLOSE) {
       throw new Refused(field, "It is itself as hard as wanted, so that no amount changes it.");
     }
-    return (aim * mass - weighted) / per;
+    return (aim * known.massG() - known.weighted()) / per;
+  }
+
+  /** Two by Cramer's rule: one equation for the hardness, one for the volume. */
+  private static double[] byBoth(
+      Ingredient x, Ingredient y, double aim, double volumeMl, Known known, String field) {
+    double a = x.hardness() - aim;
+    double b = y.hardness() - aim;
+    double c = aim * known.massG() - known.weighted();
+    double left = volumeMl - known.volumeMl();
+    double determinant = a / y.density() - b / x.density();
+    if (Math.abs(determinant) < CLOSE) {
+      throw new Refused(field, "These two are equally hard: say how much of one.");
+    }
+    return new double[] {
+      (c / y.density() - b * left) / determinant, (a * left - c / x.density()) / determinant
+    };
+  }
+
+  private static Ingredient weighed(
+      Ingredient part, double grams, OptionalDouble target, String field) {
+    if (!(grams > LEAST_G)) {
+      boolean hardens = target.isPresent() && part.hardness() > target.getAsDouble();
+      throw new Refused(
+          field,
+          "None of it can be in there: without it the mix is already "
+              + (hardens ? "as hard as wanted, or harder." : "as soft or as much as wanted."));
+    }
+    if (grams > MOST_G) {
+      throw new Refused(field, "It would take more than 100 kg: these cannot reach it.");
+    }
+    return part.withMassG(grams);
   }
 
   private static String at(int index) {
@@ -148,6 +171,15 @@ public record Melt(List<Ingredient> parts) {
   /** Volume, ml. */
   public double volumeMl() {
     return parts.stream().mapToDouble(p -> p.massG() / p.density()).sum();
+  }
+
+  /**
+   * What it fills, ml: some stays in pan and jug.
+   *
+   * @param growth by whipping, as a share; 0 for what is not whipped
+   */
+  public double fillsMl(double growth) {
+    return volumeMl() * (1 + growth) * (1 - Formula.POUR_LOSS);
   }
 
   /** g/ml. */
