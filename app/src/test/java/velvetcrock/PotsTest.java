@@ -13,8 +13,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -187,6 +189,73 @@ class PotsTest extends BottleHouse {
 
     assertThat(bottle(code, "A").bottle().leftMl()).isCloseTo(90, within(0.01));
     assertThat(as(keeper, () -> pots.standing())).hasSize(1);
+  }
+
+  @Test
+  void twoPotsForTheLastOfABottleTakeTurnsAndTheSecondIsRefused() throws Exception {
+    String code = bottled(40);
+    ExecutorService hands = Executors.newFixedThreadPool(2);
+    List<Integer> answers = new ArrayList<>();
+    try {
+      List<Callable<Integer>> taps = new ArrayList<>();
+      for (int i = 0; i < 2; i++) {
+        String[] fields = salve(code, "100 ml", "10 g");
+        taps.add(() -> send(keeper, "/pots", fields).andReturn().getResponse().getStatus());
+      }
+      for (Future<Integer> tap : hands.invokeAll(taps)) {
+        answers.add(tap.get());
+      }
+    } finally {
+      hands.shutdown();
+    }
+
+    assertThat(answers).containsExactlyInAnyOrder(302, 422);
+    assertThat(bottle(code, "A").bottle().leftMl()).isCloseTo(50, within(0.01));
+    assertThat(as(keeper, () -> pots.standing())).hasSize(1);
+  }
+
+  @Test
+  void aTinsDateIsTheSameWhereverItIsShown() throws Exception {
+    String code = bottled(40);
+    PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
+    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+    String day =
+        pot.bestBefore().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+
+    assertThat(pot.bestBefore()).isEqualTo(bottle(code, "A").bestBefore());
+    assertThat(page("/pots/" + pot.code())).contains("Good until " + day);
+    assertThat(labels(pot).replace('\u00a0', ' ')).contains(day);
+    String token =
+        jdbc.queryForObject(
+            "select token from bottle_pass where household_id = ?", String.class, house.id());
+    mvc.perform(get("/b/" + token)).andExpect(content().string(containsString(day)));
+    String calendar = visit(keeper, "/calendar/all").andReturn().getResponse().getContentAsString();
+    String event = calendar.substring(calendar.indexOf("Use by today: " + pot.code()) - 600);
+    assertThat(event.substring(0, 900))
+        .contains(
+            "DTSTART;VALUE=DATE:" + pot.bestBefore().format(DateTimeFormatter.BASIC_ISO_DATE));
+  }
+
+  @Test
+  void moneyOfAnInfusedOilIsItsShareOfWhatItsBatchCost() throws Exception {
+    UUID oil = lot(LotDetails.Kind.CARRIER, "rapeseed", 800, 1600);
+    String code = bottled(40);
+    as(
+        keeper,
+        () -> {
+          Event.Charged was = batches.find(code).state().charge();
+          Event.OilIn from = was.carriers().get(0);
+          batches.supplyOilDates(
+              code,
+              List.of(
+                  new Event.OilIn(
+                      from.carrier(), from.share(), from.bestBefore(), null, null, oil)));
+          return null;
+        });
+    PotRecord pot = begun(salve(code, "80 ml", "10 g"));
+
+    assertThat(page("/pots/" + pot.code())).contains("over 2.00 each");
+    assertThat(page("/pots/of/lots/" + oil)).contains(pot.code());
   }
 
   @Test

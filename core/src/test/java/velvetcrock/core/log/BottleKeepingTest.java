@@ -18,18 +18,12 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Keeping;
-import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Store.Antioxidant;
 import velvetcrock.core.keeping.Store.Fill;
 import velvetcrock.core.keeping.Store.Glass;
 import velvetcrock.core.keeping.Store.Place;
-import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.Cut;
-import velvetcrock.core.materia.HerbState;
-import velvetcrock.core.materia.Method;
-import velvetcrock.core.materia.Part;
 import velvetcrock.core.plan.Round;
 import velvetcrock.core.plan.Task;
 import velvetcrock.core.plan.Task.Kind;
@@ -46,30 +40,7 @@ class BottleKeepingTest {
 
   @BeforeEach
   void strainedAndBottled() {
-    happens(
-        CHARGED,
-        new Event.Charged(
-            Method.COLD,
-            List.of(
-                new Event.HerbIn(
-                    "yarrow",
-                    Part.FLOWER,
-                    Cut.CUT,
-                    HerbState.DRIED,
-                    Range.exactly(40),
-                    0.10,
-                    "40 g")),
-            List.of(new Event.OilIn("rapeseed", 1, CHARGED.plusMonths(7), null, null)),
-            Range.exactly(400),
-            "400 ml",
-            new Event.JarIn("Jar", 600, 80),
-            12,
-            Use.SKIN,
-            new Event.Stand("place", "Dark cupboard", Light.DARK),
-            CHARGED,
-            0,
-            false,
-            true));
+    happens(CHARGED, YarrowLog.charged(CHARGED, 40, CHARGED.plusMonths(7)));
     happens(STRAINED, strained(false));
   }
 

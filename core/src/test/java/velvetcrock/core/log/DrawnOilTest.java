@@ -15,14 +15,8 @@ import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Series;
-import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.Cut;
-import velvetcrock.core.materia.HerbState;
-import velvetcrock.core.materia.Method;
-import velvetcrock.core.materia.Part;
 import velvetcrock.core.yield.Expression;
 
 /** Oil that is used straight from the cloth, and oil that comes back. */
@@ -34,30 +28,7 @@ class DrawnOilTest {
   @BeforeEach
   void strain() {
     log.clear();
-    say(
-        0,
-        new Event.Charged(
-            Method.COLD,
-            List.of(
-                new Event.HerbIn(
-                    "yarrow",
-                    Part.FLOWER,
-                    Cut.CUT,
-                    HerbState.DRIED,
-                    Range.exactly(30),
-                    0.10,
-                    "30 g")),
-            List.of(new Event.OilIn("rapeseed", 1, CHARGED.plusMonths(11), null, null)),
-            Range.exactly(400),
-            "",
-            new Event.JarIn("Jar 500 ml", 530, 80),
-            12,
-            Use.SKIN,
-            new Event.Stand("p", "Dark cupboard", Light.DARK),
-            CHARGED,
-            0,
-            false,
-            true));
+    say(0, YarrowLog.charged(CHARGED, 30, CHARGED.plusMonths(11)));
     say(35, new Event.Strained(300, "300 ml", Expression.SQUEEZE, new Range(290, 330)));
   }
 

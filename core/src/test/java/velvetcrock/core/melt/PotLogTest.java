@@ -8,9 +8,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -23,6 +25,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.melt.PotEvent.DropsIn;
 import velvetcrock.core.melt.PotEvent.Fate;
 import velvetcrock.core.melt.PotEvent.Group;
+import velvetcrock.core.pot.Drops;
 import velvetcrock.core.pot.Drops.Where;
 import velvetcrock.core.pot.Extra;
 import velvetcrock.core.pot.Formula;
@@ -483,5 +486,33 @@ class PotLogTest {
                                 plan(Making.SALVE, Where.BODY, 16), List.of(), List.of(), ""),
                             null))))
         .isInstanceOf(Refused.class);
+  }
+
+  /** What is said to pass does, and one drop more of all of it does not. */
+  @RepeatedTest(60)
+  void theMostDropsThatAreNamedAreTheMost() {
+    Random random = new Random();
+    List<String> oils = CATALOGUE.essentialOils().stream().map(e -> e.key()).toList();
+    Where where = Where.values()[random.nextInt(Where.values().length)];
+    double volume = 20 + 500 * random.nextDouble();
+    List<DropsIn> drops = new ArrayList<>();
+    for (int i = 0; i < 1 + random.nextInt(3); i++) {
+      drops.add(new DropsIn(oils.get(random.nextInt(oils.size())), 1 + random.nextInt(400)));
+    }
+    double count = drops.stream().mapToDouble(DropsIn::count).sum();
+    Drops reckoned = Drops.of(RULES.drops(drops), volume, Drops.USUAL_DROP_ML, where);
+    int most = reckoned.mostDrops();
+
+    assertThat(PotRules.passed(RULES.drops(drops), volume, where).isEmpty())
+        .isEqualTo(most >= count);
+    if (most >= 1) {
+      assertThat(PotRules.passed(scaled(drops, most / count), volume, where)).isEmpty();
+    }
+    assertThat(PotRules.passed(scaled(drops, (most + 1.01) / count), volume, where))
+        .contains("At most " + most + " drops pass");
+  }
+
+  private static List<Drops.Count> scaled(List<DropsIn> drops, double factor) {
+    return RULES.drops(drops.stream().map(d -> new DropsIn(d.oil(), d.count() * factor)).toList());
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.instancio.junit.Given;
@@ -18,10 +19,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.pot.Ingredient;
+import velvetcrock.core.pot.Melt;
 import velvetcrock.core.pot.PotKind;
 
 /** What is wanted, the oil that it takes, and how schools and appliances serve it. */
@@ -151,5 +155,25 @@ class WantTest {
     assertThat(appliance.serves(Method.COLD)).isFalse();
     assertThat(appliance.serves(Method.SPIRIT)).isFalse();
     assertThat(appliance.holds()).isPositive();
+  }
+
+  /** The oil that the planner asks for makes the tins at the pots, of every kind. */
+  @ParameterizedTest
+  @EnumSource(PotKind.class)
+  void thePotsAgreeWithThePlanner(PotKind kind) {
+    Want.Pan pan = new Want.Pan(CATALOGUE.wax("beeswax"), 0.8, 0.6);
+    boolean whipped = kind == PotKind.WHIPPED_BUTTER;
+    double oilG =
+        oilMl(new Want.Tins(12, 30, kind), pan)
+            * CATALOGUE.carrier("olive").densityAt(Carrier.ROOM_C);
+    Melt melt =
+        Melt.solve(
+            List.of(
+                new Melt.Wanted(Ingredient.of(CATALOGUE.carrier("olive"), oilG, 20), false),
+                new Melt.Wanted(Ingredient.of(CATALOGUE.wax("beeswax"), 1), true)),
+            OptionalDouble.of(kind.hardness().middle() + 0.8),
+            OptionalDouble.empty());
+
+    assertThat(melt.fillsMl(whipped ? 0.6 : 0)).isCloseTo(360, within(0.5));
   }
 }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Random;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -65,5 +67,21 @@ class WhippingTest {
   void theOverrunIsLearned() {
     assertThat(Whipping.overrun().mean()).isEqualTo(0.5);
     assertThat(Whipping.overrun(0.8, 0.8, 0.8).mean()).isCloseTo(0.65, within(1e-9));
+  }
+
+  /** However it looks on the way, it can be brought to stand from wherever it is. */
+  @RepeatedTest(30)
+  void itIsNeverLost() {
+    Random random = new Random();
+    Whipping run = Whipping.begun();
+    for (int i = 0; i < 25 && run.stage() != Stage.STANDS; i++) {
+      run = run.after(Look.values()[random.nextInt(Look.values().length)]);
+    }
+    for (int i = 0; i < 4 && run.stage() != Stage.STANDS; i++) {
+      boolean whipped = run.stage() == Stage.WHIP || run.stage() == Stage.WHIP_AGAIN;
+      run = run.after(whipped ? Look.STANDS : Look.EDGE_SET);
+    }
+
+    assertThat(run.stage()).isEqualTo(Stage.STANDS);
   }
 }

@@ -1,0 +1,36 @@
+package velvetcrock.core.log;
+
+import java.time.LocalDate;
+import java.util.List;
+import velvetcrock.core.Range;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+
+/** A cold jar of dried yarrow in 400 ml of rapeseed, for tests that go on from there. */
+final class YarrowLog {
+  private YarrowLog() {}
+
+  /** Charged on a day, in the dark, with so much herb and oil that is good until then. */
+  static Event.Charged charged(LocalDate day, double grams, LocalDate oilUntil) {
+    return new Event.Charged(
+        Method.COLD,
+        List.of(
+            new Event.HerbIn(
+                "yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, Range.exactly(grams), 0.10, "")),
+        List.of(new Event.OilIn("rapeseed", 1, oilUntil, null, null)),
+        Range.exactly(400),
+        "400 ml",
+        new Event.JarIn("Jar", 600, 80),
+        12,
+        Use.SKIN,
+        new Event.Stand("place", "Dark cupboard", Light.DARK),
+        day,
+        0,
+        false,
+        true);
+  }
+}
