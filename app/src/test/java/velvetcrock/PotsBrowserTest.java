@@ -74,6 +74,7 @@ class PotsBrowserTest extends BrowserPages {
     page.waitForLoadState();
     assertThat(page.locator(".thread-of-log")).containsText("4 drops lavender");
 
+    page.getByText("More sizes, or some for others").click();
     page.locator("#size1").fill("15 ml");
     press(page, "Fill with least left over");
     page.waitForLoadState();

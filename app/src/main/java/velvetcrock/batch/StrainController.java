@@ -31,6 +31,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.KeepingWords;
 
 /** Straining and bottling a batch. */
 @Controller
@@ -236,22 +237,15 @@ class StrainController {
     return oilG <= 0
         ? List.of()
         : Arrays.stream(Store.Antioxidant.values())
-            .flatMap(a -> AntioxidantDose.of(a, oilG).stream().map(d -> dose(a, d, fmt)))
+            .flatMap(
+                a ->
+                    AntioxidantDose.of(a, oilG).stream()
+                        .map(d -> named(a) + " for all of it: " + KeepingWords.dose(d, fmt)))
             .toList();
   }
 
-  private static String dose(Store.Antioxidant antioxidant, AntioxidantDose dose, Formats fmt) {
-    return (antioxidant == Store.Antioxidant.VITAMIN_E ? "Vitamin E" : "Rosemary extract")
-        + " for all of it: "
-        + fmt.number(dose.middleG(), 1)
-        + " g, about "
-        + dose.drops()
-        + (dose.drops() == 1 ? " drop" : " drops")
-        + " (helps from "
-        + fmt.number(dose.massG().low(), 1)
-        + " to "
-        + fmt.number(dose.massG().high(), 1)
-        + " g)";
+  private static String named(Store.Antioxidant antioxidant) {
+    return antioxidant == Store.Antioxidant.VITAMIN_E ? "Vitamin E" : "Rosemary extract";
   }
 
   private static String words(Expression expression) {

@@ -139,6 +139,7 @@ record NewPotView(
       LocalDate until = known.keeping().bestBefore();
       facts.put("Good until", fmt.fullDate(until) + ", " + known.keeping().why());
     }
+    PotWords.vitaminE(order.melt(), fmt).ifPresent(words -> facts.put("Vitamin E", words));
     if (known.bill().perTin().isPresent()) {
       facts.put(
           "Costs",

@@ -173,22 +173,26 @@ record PotView(
     Map<String, String> facts = new LinkedHashMap<>();
     facts.put("For", PotWords.where(state.plan().where()));
     facts.put("Weighs", fmt.g(melt.massG()) + ", " + fmt.ml(melt.volumeMl()));
-    if (state.plan().making().filled()) {
+    boolean kept = state.abandonedAt() == null;
+    if (state.plan().making().filled() && kept) {
       facts.put("Good until", fmt.fullDate(known.pot().bestBefore()));
+    }
+    if (state.status() == PotState.Status.IN_THE_PAN) {
+      PotWords.vitaminE(melt, fmt).ifPresent(words -> facts.put("Vitamin E", words));
     }
     if (!state.plan().forWhat().isEmpty()) {
       facts.put(
           "Drawn for",
           StepWords.FOR_WHAT.getOrDefault(state.plan().forWhat(), state.plan().forWhat()));
     }
-    if (known.bill().perTin().isPresent()) {
+    if (known.bill().perTin().isPresent() && kept) {
       long each = known.bill().perTin().getAsLong();
       Long bought = state.boughtMinor();
       facts.put(
           "Costs",
           (known.bill().unpriced() ? "over " : "")
               + fmt.money(each)
-              + " each"
+              + (state.tins().size() > 1 ? " each" : " in all")
               + (bought == null ? "" : ", bought " + fmt.money(bought)));
     }
     state.overrun(catalogue).ifPresent(grown -> facts.put("Grew", "by " + fmt.percent(grown)));

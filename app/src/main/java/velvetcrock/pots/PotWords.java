@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetcrock.core.materia.Catalogue;
@@ -11,9 +12,13 @@ import velvetcrock.core.melt.PartIn;
 import velvetcrock.core.melt.PotEvent;
 import velvetcrock.core.melt.PotState;
 import velvetcrock.core.pot.Drops;
+import velvetcrock.core.pot.Extra;
+import velvetcrock.core.pot.Ingredient;
 import velvetcrock.core.pot.Making;
+import velvetcrock.core.pot.Melt;
 import velvetcrock.core.pot.Whipping;
 import velvetcrock.web.Formats;
+import velvetcrock.web.KeepingWords;
 
 /** Says a pot and what happened to it in the craft's words. */
 public final class PotWords {
@@ -207,5 +212,27 @@ public final class PotWords {
 
   private static String join(String... texts) {
     return Stream.of(texts).filter(t -> !t.isBlank()).collect(Collectors.joining("; "));
+  }
+
+  /**
+   * How much vitamin E would help, or that there is too much of it; empty where there is no oil.
+   */
+  static Optional<String> vitaminE(Melt melt, Formats fmt) {
+    double there =
+        melt.parts().stream()
+            .filter(p -> p.key().equals(Extra.VITAMIN_E.key()))
+            .mapToDouble(Ingredient::massG)
+            .sum();
+    return melt.vitaminE()
+        .map(
+            dose ->
+                there > dose.massG().high()
+                    ? fmt.g(there)
+                        + " is too much and hastens rancidity: at most "
+                        + fmt.number(dose.massG().high(), 1)
+                        + " g"
+                    : there > 0
+                        ? fmt.number(there, 1) + " g in it, against rancidity"
+                        : "if you want it, " + KeepingWords.dose(dose, fmt));
   }
 }

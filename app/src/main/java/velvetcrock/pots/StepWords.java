@@ -116,7 +116,8 @@ final class StepWords {
       case WAX_APART -> "Over water, lid ajar; it should be clear throughout.";
       case WARM_OIL -> "Cold oil would set the wax in lumps.";
       case JOIN -> "In a thin stream, stirring. What stiffens is warmed until it is clear again.";
-      case SPOON_TEST -> "A spoonful in the freezer, or a drop on waxed paper. Then tell it below.";
+      case SPOON_TEST ->
+          "A spoonful in the freezer, or a drop on waxed paper. Then tell how it felt.";
       case OFF_HEAT -> "Wipe the pan’s outside before you pour.";
       case VITAMIN_E -> "It slows rancidity and does nothing against microbes.";
       case POWDERS -> "As it thickens, or it sinks to the bottom.";
@@ -130,7 +131,7 @@ final class StepWords {
       case SET -> "Do not move or cover it. A dip in the middle and pale rings are normal.";
       case TURN_OUT -> "Ten minutes in the freezer first if it clings.";
       case LID -> "Capped warm, it sweats: water under the lid.";
-      case CHILL -> "Tell below how it looks; each look says what comes next.";
+      case CHILL -> "Tell how it looks; each look says what comes next.";
       case WHIP -> "It grows by about half and melts again in a hot room.";
       case JAR -> "Lightly, without pressing the air out.";
       case SOAK -> "Each takes up about twice its weight.";

@@ -1,5 +1,6 @@
 package velvetcrock.web;
 
+import velvetcrock.core.keeping.AntioxidantDose;
 import velvetcrock.core.keeping.Keeping.Rule;
 
 /** Says what decided a best-before. */
@@ -22,5 +23,18 @@ public final class KeepingWords {
       case STOOD_WARM -> "It stood warmer than the fridge for over two hours: throw it out.";
       case KITCHEN_NOT_IN_FRIDGE -> "Oil for eating is kept in the fridge and nowhere else.";
     };
+  }
+
+  /** How much of an antioxidant, by weight and by drops, and from where to where it helps. */
+  public static String dose(AntioxidantDose dose, Formats fmt) {
+    return fmt.number(dose.middleG(), 1)
+        + " g, about "
+        + dose.drops()
+        + (dose.drops() == 1 ? " drop" : " drops")
+        + " (helps from "
+        + fmt.number(dose.massG().low(), 1)
+        + " to "
+        + fmt.number(dose.massG().high(), 1)
+        + " g)";
   }
 }

@@ -10,6 +10,8 @@ import java.util.OptionalDouble;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Refused;
 import velvetcrock.core.Standing;
+import velvetcrock.core.keeping.AntioxidantDose;
+import velvetcrock.core.keeping.Store;
 
 /**
  * Parts weighed out together, with what they come to: H = Σ mᵢ·hᵢ ÷ M and V = Σ mᵢ ÷ ρᵢ.
@@ -156,6 +158,21 @@ public record Melt(List<Ingredient> parts) {
 
   private static String at(int index) {
     return "parts[" + index + "].amount";
+  }
+
+  /** What of it can turn rancid: oils and butters, g. */
+  public double oilsG() {
+    return parts.stream()
+        .filter(p -> p.kind() == Ingredient.Kind.OIL || p.kind() == Ingredient.Kind.BUTTER)
+        .mapToDouble(Ingredient::massG)
+        .sum();
+  }
+
+  /** How much vitamin E helps it; empty where there is no oil in it. */
+  public Optional<AntioxidantDose> vitaminE() {
+    return oilsG() > 0
+        ? AntioxidantDose.of(Store.Antioxidant.VITAMIN_E, oilsG())
+        : Optional.empty();
   }
 
   /** Weight, g. */

@@ -119,6 +119,17 @@ class MeltTest {
   }
 
   @Test
+  void vitaminEIsDosedToTheOilsAndButtersAndNotToTheWax() {
+    Melt melt = new Melt(List.of(oil("olive", 100), oil("cocoa-butter", 100), wax("beeswax", 900)));
+
+    assertThat(melt.oilsG()).isEqualTo(200);
+    assertThat(melt.vitaminE()).isPresent();
+    assertThat(melt.vitaminE().get().massG().low()).isCloseTo(0.2, within(1e-9));
+    assertThat(melt.vitaminE().get().massG().high()).isCloseTo(1.0, within(1e-9));
+    assertThat(new Melt(List.of(wax("beeswax", 5))).vitaminE()).isEmpty();
+  }
+
+  @Test
   void whatCannotBeIsRefusedAtItsRow() {
     Wanted olive = known(oil("olive", 100));
     assertThatThrownBy(

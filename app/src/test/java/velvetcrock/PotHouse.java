@@ -1,0 +1,102 @@
+package velvetcrock;
+
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Autowired;
+import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.drawer.Drawer;
+import velvetcrock.pots.PotRecord;
+import velvetcrock.pots.Pots;
+
+/** A household that makes pots of its bottles. */
+abstract class PotHouse extends BottleHouse {
+  @Autowired Pots pots;
+  @Autowired Drawer drawer;
+
+  static Catalogue catalogue() {
+    return Catalogue.shipped();
+  }
+
+  static String[] sentence(String key, String... more) {
+    List<String> fields = new ArrayList<>(List.of("key", key));
+    fields.addAll(List.of(more));
+    return fields.toArray(String[]::new);
+  }
+
+  static String[] fresh(String... fields) {
+    return sentence(UUID.randomUUID().toString(), fields);
+  }
+
+  /** A sentence of a kind whose first part is so much of bottle A. */
+  static String[] ofBottle(String code, String making, String amount, String... more) {
+    List<String> fields =
+        new ArrayList<>(
+            List.of(
+                "making",
+                making,
+                "parts[0].thing",
+                "bottle:" + code + "-A",
+                "parts[0].amount",
+                amount));
+    fields.addAll(List.of(more));
+    return fresh(fields.toArray(String[]::new));
+  }
+
+  String[] salve(String code, String ml, String wax) {
+    return ofBottle(code, "SALVE", ml, "parts[1].thing", "wax:beeswax", "parts[1].amount", wax);
+  }
+
+  PotRecord begun(String... fields) throws Exception {
+    String link =
+        send(keeper, "/pots", fields)
+            .andExpect(status().is3xxRedirection())
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    return as(keeper, () -> pots.find(link.substring("/pots/".length())));
+  }
+
+  PotRecord again(PotRecord pot) {
+    return as(keeper, () -> pots.find(pot.code()));
+  }
+
+  void note(PotRecord pot, String... fields) throws Exception {
+    send(keeper, "/pots/" + pot.code() + "/log", fresh(fields))
+        .andExpect(status().is3xxRedirection());
+  }
+
+  String page(String path) throws Exception {
+    return visit(keeper, path)
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsString()
+        .replaceAll("<[^>]+>", " ")
+        .replaceAll("\\s+", " ");
+  }
+
+  UUID lot(LotDetails.Kind kind, String thing, double amount, long price) {
+    LotDetails details =
+        new LotDetails(
+            kind,
+            thing,
+            "",
+            null,
+            null,
+            null,
+            null,
+            LotDetails.Origin.BOUGHT,
+            "the skeps",
+            null,
+            today().minusDays(9),
+            null,
+            null,
+            null,
+            price);
+    return as(keeper, () -> drawer.add(details, amount, "", null, UUID.randomUUID().toString()));
+  }
+}

@@ -1,0 +1,142 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.mock.web.MockMultipartFile;
+import velvetcrock.pots.PotRecord;
+
+/** Recipes, in their versions and in files, and the sentence scaled. */
+class PotRecipesTest extends PotHouse {
+  @Test
+  void aRecipeIsKeptRevisedMadeAgainAndCarriedInAFile() throws Exception {
+    String code = bottled(40);
+    PotRecord pot = begun(salve(code, "60 ml", "10 g"));
+    String link =
+        send(keeper, "/pots/" + pot.code() + "/recipe", "name", "Ferry salve", "notes", "stir well")
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    String id = link.substring(link.lastIndexOf('/') + 1);
+    assertThat(page("/pots/new?recipe=" + id)).contains("1:5.5");
+    PotRecord second =
+        begun(
+            fresh(
+                "making",
+                "SALVE",
+                "recipe",
+                id + "-1",
+                "parts[0].thing",
+                "bottle:" + code + "-A",
+                "parts[0].amount",
+                "60 ml",
+                "parts[1].thing",
+                "wax:beeswax",
+                "parts[1].amount",
+                "14 g"));
+    send(keeper, "/pots/" + second.code() + "/recipe", "name", "Ferry salve", "revises", id + "-1")
+        .andExpect(status().is3xxRedirection());
+    assertThat(page("/pots/recipes/" + id))
+        .contains("Version 2")
+        .contains("Changed:")
+        .contains("Beeswax 15.4 → 20.3 %");
+    assertThat(page("/pots/recipes")).contains("Ferry salve");
+
+    String file =
+        visit(keeper, "/pots/recipes/" + id + "/1.json")
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(file)
+        .contains("\"@type\" : \"HowTo\"")
+        .contains("HowToSupply")
+        .contains("\"unitCode\" : \"GRM\"")
+        .contains("HowToStep");
+    String read = read(file.getBytes(StandardCharsets.UTF_8));
+    String back =
+        visit(keeper, "/pots/recipes/" + read.substring(read.lastIndexOf('/') + 1) + "/1.json")
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(back).isEqualTo(file);
+  }
+
+  private String read(byte[] bytes) throws Exception {
+    return mvc.perform(
+            multipart("/pots/recipes")
+                .file(new MockMultipartFile("recipe", "r.json", "application/json", bytes))
+                .with(authentication(signedIn(keeper)))
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection())
+        .andReturn()
+        .getResponse()
+        .getRedirectedUrl();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        "no json",
+        "[]",
+        "{\"@type\":\"Recipe\"}",
+        "{\"@type\":\"HowTo\",\"name\":\"x\",\"supply\":[]}",
+        "{\"@type\":\"HowTo\",\"name\":\"x\",\"supply\":[{\"name\":\"Dragon fat\",\"requiredQuantity\":{\"value\":3,\"unitCode\":\"GRM\"}}]}",
+        "{\"@type\":\"HowTo\",\"name\":\"x\",\"supply\":[{\"name\":\"Olive\",\"requiredQuantity\":{\"value\":-3,\"unitCode\":\"GRM\"}}]}",
+        "{\"@type\":\"HowTo\",\"name\":\"x\",\"supply\":[{\"name\":\"Olive\",\"requiredQuantity\":{\"value\":3,\"unitCode\":\"ONZ\"}}]}"
+      })
+  void aFileThatIsNoRecipeIsRefusedWithWhatIsWrong(String text) throws Exception {
+    mvc.perform(
+            multipart("/pots/recipes")
+                .file(
+                    new MockMultipartFile(
+                        "recipe", "r.json", "application/json", text.getBytes("UTF-8")))
+                .with(authentication(signedIn(keeper)))
+                .with(csrf()))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("wrong-file")));
+  }
+
+  @Test
+  void aForeignRecipeIsReadByItsNames() throws Exception {
+    String link =
+        read(
+            ("{\"@context\":\"https://schema.org\",\"@type\":\"HowTo\",\"name\":\"Plain balm\","
+                    + "\"supply\":[{\"@type\":\"HowToSupply\",\"name\":\"Olive\","
+                    + "\"requiredQuantity\":{\"value\":0.1,\"unitCode\":\"KGM\"}},"
+                    + "{\"name\":\"Beeswax\",\"requiredQuantity\":{\"value\":20}}]}")
+                .getBytes(StandardCharsets.UTF_8));
+
+    assertThat(page(link)).contains("Plain balm").contains("83.3 %").contains("16.7 %");
+  }
+
+  @Test
+  void theSentenceIsScaledAndPartsExchanged() throws Exception {
+    String code = bottled(40);
+    List<String> fields = new ArrayList<>(List.of(salve(code, "50 ml", "10 g")));
+    fields.addAll(List.of("to", "all"));
+    String scaled =
+        send(keeper, "/pots/new/scale", fields.toArray(String[]::new))
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(scaled).contains("value=\"137.3 g\"").contains("value=\"30 g\"");
+    fields.addAll(List.of("part", "1", "instead", "wax:candelilla"));
+    send(keeper, "/pots/new/exchange", fields.toArray(String[]::new))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("Candelilla wax")));
+  }
+}
