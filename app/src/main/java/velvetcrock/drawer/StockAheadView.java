@@ -49,8 +49,12 @@ record StockAheadView(
       boolean runsOut,
       String words) {}
 
-  /** Something to do, with its days. */
-  record Errand(String when, String what, boolean soon, LocalDate by) {}
+  /**
+   * Something to do.
+   *
+   * @param first the first day that is told of it
+   */
+  record Errand(String when, String what, boolean soon, LocalDate first) {}
 
   static StockAheadView of(List<Named> all, LotWords words, Formats fmt) {
     LocalDateTime from = fmt.today().atStartOfDay();
@@ -63,7 +67,7 @@ record StockAheadView(
         named.ahead().todo().forEach(todo -> errands.add(errand(named, todo, words, fmt)));
       }
     }
-    errands.sort(Comparator.comparing(Errand::by));
+    errands.sort(Comparator.comparing(Errand::first));
     return new StockAheadView(axis.ticks(fmt, from), lanes, errands, all.size() - lanes.size());
   }
 
@@ -147,6 +151,7 @@ record StockAheadView(
         todo.by().equals(fmt.today())
             ? "now"
             : begun ? "by " + fmt.date(todo.by()) : fmt.dates(todo.from(), todo.by());
-    return new Errand(when, what, !todo.by().isAfter(fmt.today().plusWeeks(2)), todo.by());
+    return new Errand(
+        when, what, !todo.by().isAfter(fmt.today().plusWeeks(2)), begun ? todo.by() : todo.from());
   }
 }

@@ -45,6 +45,9 @@ public record StockAhead(
   /** Herb hung in bunches is dry after two to four weeks (practice). */
   private static final int DRIES_DAYS = 28;
 
+  /** A gap before the harvest of less than this much of a month is done without. */
+  private static final double GAP_MONTHS = 0.5;
+
   /** A little earlier than the last day, so that the shop may be shut. */
   private static final int BUY_AHEAD_DAYS = 7;
 
@@ -299,7 +302,7 @@ public record StockAhead(
               Math.max(0, ChronoUnit.DAYS.between(runsOut, first.plusDays(DRIES_DAYS)))
                   * perMonth
                   / DAYS_PER_MONTH);
-      if (bridge > LEAST) {
+      if (bridge > Math.max(LEAST, GAP_MONTHS * perMonth)) {
         todo.add(before(Doing.BUY, bridge, runsOut, BUY_AHEAD_DAYS));
       }
       double dried = Math.max(0, lacking - bridge);

@@ -7,11 +7,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.drawer.Entry;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
@@ -135,6 +138,25 @@ class StockAheadTest {
     StockAhead.Todo buy = todo(ahead, Doing.BUY);
     assertThat(buy.by()).isEqualTo(ahead.runsOut().minusDays(7));
     assertThat(buy.amount() + dried).isCloseTo(ahead.lacking(), within(1e-6));
+  }
+
+  /** A lot that runs out sooner or later before the harvest, by how much there was of it. */
+  @ParameterizedTest
+  @ValueSource(ints = {160, 180, 200, 220, 230, 240, 245, 250, 255, 260, 270})
+  void aGapOfAFewDaysBeforeTheHarvestIsNoReasonToBuy(int amount) {
+    StockAhead ahead = yarrow(6, amount, 20, 0);
+    LocalDate dry = LocalDate.of(2027, 6, 1).plusDays(28);
+    double gapG =
+        Math.max(0, ChronoUnit.DAYS.between(ahead.runsOut(), dry)) * ahead.perMonth() / 30.44;
+
+    double bought =
+        ahead.todo().stream()
+            .filter(t -> t.doing() == Doing.BUY)
+            .mapToDouble(StockAhead.Todo::amount)
+            .sum();
+
+    assertThat(bought).isCloseTo(gapG > ahead.perMonth() / 2 ? gapG : 0, within(1e-6));
+    assertThat(todo(ahead, Doing.DRY).amount()).isCloseTo(ahead.lacking() - gapG, within(1e-6));
   }
 
   @Test
