@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.SelectOption;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -159,5 +161,33 @@ class PotsBrowserTest extends BrowserPages {
     page.locator("[data-start-timer]").first().click();
 
     assertThat(page.locator(".timer").first()).containsText(Pattern.compile("[23]:\\d\\d"));
+  }
+
+  @Test
+  void whatIsTypedWhileAChoiceRedrawsTheSentenceStays() {
+    Page page = page(1280, ColorScheme.LIGHT);
+    enterDemo(page);
+    page.navigate("/pots/new");
+    List<Route> held = new ArrayList<>();
+    page.route(
+        "**/pots/new",
+        route -> {
+          if (held.isEmpty()) {
+            held.add(route);
+          } else {
+            route.resume();
+          }
+        });
+    page.locator("select[name=making]").selectOption(Making.COMPRESS_PADS.name());
+    page.waitForCondition(() -> !held.isEmpty());
+    Locator amount = page.locator("input[name='parts[0].amount']");
+    amount.fill("10 ml");
+
+    held.get(0).resume();
+
+    assertThat(page.locator("input[name=layers]")).isVisible();
+    assertThat(amount).hasValue("10 ml");
+    assertThat(amount).isFocused();
+    assertThat(page.locator("#melt")).containsText(Pattern.compile("\\s9\\.\\d+.g"));
   }
 }

@@ -91,7 +91,12 @@ class TrialTest extends AppTest {
     visit(keeper, "/batches/" + jars().get(0).code())
         .andExpect(content().string(containsString("In a trial")))
         .andExpect(content().string(containsString(trial)));
-    visit(keeper, "/trials").andExpect(content().string(containsString(trial)));
+    visit(keeper, "/trials")
+        .andExpect(content().string(containsString(trial)))
+        .andExpect(
+            content().string(containsString("Yarrow in cold-pressed rapeseed, different cut")))
+        .andExpect(content().string(containsString("<span>ground</span>")))
+        .andExpect(content().string(containsString("Not concluded yet")));
   }
 
   @Test

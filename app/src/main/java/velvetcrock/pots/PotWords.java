@@ -229,10 +229,9 @@ public final class PotWords {
                 there > dose.massG().high()
                     ? fmt.g(there)
                         + " is too much and hastens rancidity: at most "
-                        + fmt.number(dose.massG().high(), 1)
-                        + " g"
+                        + fmt.g(dose.massG().high())
                     : there > 0
-                        ? fmt.number(there, 1) + " g in it, against rancidity"
+                        ? fmt.g(there) + " in it, against rancidity"
                         : "if you want it, " + KeepingWords.dose(dose, fmt));
   }
 }

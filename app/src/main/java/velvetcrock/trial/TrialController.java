@@ -3,7 +3,10 @@ package velvetcrock.trial;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -19,6 +22,7 @@ import velvetcrock.batch.HeatWatch;
 import velvetcrock.core.Refused;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.log.BatchState;
+import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
@@ -50,22 +54,41 @@ class TrialController {
     this.clock = clock;
   }
 
-  /** A trial in a list. */
-  record Listed(String name, String said, String link) {}
+  /**
+   * A trial in a list.
+   *
+   * @param jars what sets each apart, by its letter
+   * @param said what it showed; empty while it is open
+   */
+  record Listed(
+      String name, String link, String about, Map<String, String> jars, String said, String when) {}
 
   @GetMapping("/trials")
   String all(Model model) {
+    Catalogue catalogue = catalogues.current();
+    Formats fmt = households.formats(households.current());
     model.addAttribute(
-        "trials",
-        trials.newest().stream()
-            .map(
-                t ->
-                    new Listed(
-                        t.name(),
-                        Objects.requireNonNullElse(t.conclusion(), "not concluded yet"),
-                        "/trials/" + t.id()))
-            .toList());
+        "trials", trials.newest().stream().map(t -> listed(t, catalogue, fmt)).toList());
     return "trial/trials";
+  }
+
+  private static Listed listed(Trials.Charge charge, Catalogue catalogue, Formats fmt) {
+    Trial trial = charge.trial();
+    Map<String, String> jars = new LinkedHashMap<>();
+    charge.jars().forEach(jar -> jars.put(jar.letter(), jar.words()));
+    return new Listed(
+        trial.name(),
+        "/trials/" + trial.id(),
+        catalogue.herb(trial.herbKey()).name()
+            + " in "
+            + catalogue.carrier(trial.oilKey()).name().toLowerCase(Locale.ROOT)
+            + ", different "
+            + trial.differs().words(),
+        jars,
+        Objects.requireNonNullElse(trial.conclusion(), ""),
+        trial.concludedAt() == null
+            ? "begun " + fmt.date(fmt.date(trial.madeAt()))
+            : "concluded " + fmt.date(fmt.date(trial.concludedAt())));
   }
 
   @GetMapping("/trials/{id}")

@@ -28,6 +28,10 @@ class TrialJar {
     this.glass = glass;
   }
 
+  UUID trialId() {
+    return trialId;
+  }
+
   /** Its batch's code. */
   String code() {
     return code;

@@ -1,9 +1,12 @@
 package velvetcrock.trial;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface TrialJarRepository extends JpaRepository<TrialJar, UUID> {
   List<TrialJar> findByTrialIdOrderByLetter(UUID trial);
+
+  List<TrialJar> findByTrialIdInOrderByLetter(Collection<UUID> trials);
 }

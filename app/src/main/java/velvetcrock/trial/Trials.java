@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -117,10 +118,19 @@ public class Trials {
     }
   }
 
+  /** A trial with its jars, in the order of their letters. */
+  record Charge(Trial trial, List<TrialJar> jars) {}
+
   /** The newest trials. */
   @Transactional(readOnly = true)
-  List<Trial> newest() {
-    return trials.findAllByOrderByMadeAtDesc(Limit.of(SHOWN));
+  List<Charge> newest() {
+    List<Trial> newest = trials.findAllByOrderByMadeAtDesc(Limit.of(SHOWN));
+    Map<UUID, List<TrialJar>> byTrial =
+        jars.findByTrialIdInOrderByLetter(newest.stream().map(Trial::id).toList()).stream()
+            .collect(Collectors.groupingBy(TrialJar::trialId));
+    return newest.stream()
+        .map(trial -> new Charge(trial, byTrial.getOrDefault(trial.id(), List.of())))
+        .toList();
   }
 
   /**

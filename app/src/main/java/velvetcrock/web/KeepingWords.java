@@ -27,14 +27,15 @@ public final class KeepingWords {
 
   /** How much of an antioxidant, by weight and by drops, and from where to where it helps. */
   public static String dose(AntioxidantDose dose, Formats fmt) {
-    return fmt.number(dose.middleG(), 1)
+    int digits = dose.massG().high() < 1 ? 2 : 1;
+    return fmt.number(dose.middleG(), digits)
         + " g, about "
         + dose.drops()
         + (dose.drops() == 1 ? " drop" : " drops")
         + " (helps from "
-        + fmt.number(dose.massG().low(), 1)
+        + fmt.number(dose.massG().low(), digits)
         + " to "
-        + fmt.number(dose.massG().high(), 1)
+        + fmt.number(dose.massG().high(), digits)
         + " g)";
   }
 }

@@ -48,6 +48,55 @@
     tickedAt = -1;
   });
 
+  // A choice that redraws the page takes a moment: what is typed meanwhile does not cut it short, but
+  // is put back and told afterwards, and the hand stays where it was. A choice is told once, as a change.
+  const written = "input:not([type=checkbox], [type=radio], [type=file], [type=hidden]), textarea";
+  const named = (name) => document.querySelector(`main [name="${CSS.escape(name)}"]`);
+  const redraws = (event) => event.detail.target?.matches?.("main") ?? false;
+  const typedMeanwhile = new Map();
+  let redrawing = false;
+  let hand = null;
+
+  document.addEventListener(
+    "input",
+    (event) => {
+      if (event.target.matches("select")) event.stopPropagation();
+      else if (redrawing && event.target.matches(written))
+        typedMeanwhile.set(event.target.name, event.target.value);
+    },
+    true,
+  );
+  document.addEventListener("htmx:confirm", (event) => {
+    if (redrawing && !redraws(event)) event.preventDefault();
+  });
+  document.addEventListener("htmx:beforeRequest", (event) => {
+    redrawing ||= redraws(event);
+  });
+  document.addEventListener("htmx:afterRequest", (event) => {
+    if (redraws(event)) redrawing = false;
+  });
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    const at = document.activeElement;
+    if (redraws(event) && at?.matches(`select, ${written}`)) {
+      hand = { name: at.name, at: at.matches(written) ? at.selectionStart : null };
+    }
+  });
+  document.addEventListener("htmx:afterSettle", () => {
+    for (const [name, value] of typedMeanwhile) {
+      const field = named(name);
+      if (!field || field.value === value) continue;
+      field.value = value;
+      field.dispatchEvent(new Event("input", { bubbles: true }));
+    }
+    typedMeanwhile.clear();
+    const field = hand && document.activeElement === document.body && named(hand.name);
+    if (field) {
+      field.focus();
+      if (hand.at !== null) field.setSelectionRange?.(hand.at, hand.at);
+    }
+    hand = null;
+  });
+
   // The round counts down, calls when something falls due, and tells of what is new since the last
   // look; a notification of the browser only where somebody asked for it.
   const walk = () => document.querySelector("[data-walk]");
