@@ -106,7 +106,7 @@ class Pages {
 
   private void measurePots(String[] kept, String lot, int requests) throws Exception {
     heading(requests);
-    for (String path : List.of("/pots", kept[2], "/pots/of/lots/" + lot, "/pots/of" + kept[1], "/pots/reactions", "/pots/new")) {
+    for (String path : List.of("/pots", kept[2], "/pots/of/lots/" + lot, "/pots/of" + kept[1], "/pots/reactions", "/pots/new", "/", "/round")) {
       report(path.contains(lot) ? "/pots/of/lots/…" : path, requests, i -> send(request(path).GET().build()));
     }
   }

@@ -20,7 +20,8 @@ start_app() {
   done
 }
 
-# SQL against the database: from standard input, or as psql's options say.
+# SQL against the database: from standard input, or as psql's options say. Stops at the first error.
+# Rows are copied from models by jsonb_populate_record, whatever columns a table has by now.
 sql() {
-  PGPASSWORD=$password "$(postgres_bin)/psql" -q -h 127.0.0.1 -p "$db_port" -U velvetcrock -d velvetcrock "$@"
+  PGPASSWORD=$password "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$db_port" -U velvetcrock -d velvetcrock "$@"
 }
