@@ -51,7 +51,10 @@ class PotRecipesTest extends PotHouse {
         .contains("Version 2")
         .contains("Changed:")
         .contains("Beeswax 15.4 → 20.3 %");
-    assertThat(page("/pots/recipes")).contains("Ferry salve");
+    assertThat(page("/pots/recipes"))
+        .contains("Ferry salve Make it salve for the body, hardness 16, version 2")
+        .contains("Beeswax 20.3 %")
+        .doesNotContain("15.4 %");
 
     String file =
         visit(keeper, "/pots/recipes/" + id + "/1.json")

@@ -140,7 +140,7 @@ class PotWorkTest extends PotHouse {
   void vitaminEIsDosedBeforeItGoesInAndQuestionedWhereItIsTooMuch() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "60 ml", "10 g"));
-    assertThat(page("/pots/" + pot.code())).contains("if you want it, 0.2 g, about 3 drops");
+    assertThat(page("/pots/" + pot.code())).contains("if you want it, 0.16 g, about 3 drops");
 
     note(pot, "kind", "added", "parts[0].thing", "extra:vitamin-e", "parts[0].amount", "0.2 g");
     assertThat(page("/pots/" + pot.code())).contains("0.2 g in it, against rancidity");
@@ -170,6 +170,7 @@ class PotWorkTest extends PotHouse {
     assertThat(page("/pots/" + pot.code()))
         .contains("what was taken went back")
         .doesNotContain("Good until", "Costs");
+    assertThat(page("/pots")).contains("abandoned").doesNotContain("until");
   }
 
   @Test

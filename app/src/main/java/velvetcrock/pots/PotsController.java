@@ -186,16 +186,19 @@ class PotsController {
       PotState state = record.state();
       List<String> tins =
           state.tins().stream().limit(MOST_DRAWN).map(t -> TinView.one(t, fmt).look()).toList();
-      boolean over = record.bestBefore().isBefore(fmt.today());
-      boolean soon = record.bestBefore().isBefore(fmt.today().plusDays(SOON_DAYS));
+      boolean stands = state.status().stands();
+      boolean over = stands && record.bestBefore().isBefore(fmt.today());
+      boolean soon = stands && record.bestBefore().isBefore(fmt.today().plusDays(SOON_DAYS));
       long there = state.tins().stream().filter(PotState.Tin::there).count();
       cards.add(
           new Card(
               record.code(),
               words.name(state),
               PotWords.making(state.plan().making()),
-              left(state, there, fmt),
-              state.plan().making().filled() ? "until " + fmt.shortDate(record.bestBefore()) : "",
+              left(state, there),
+              stands
+                  ? "until " + fmt.shortDate(record.bestBefore())
+                  : fmt.shortDate(record.madeOn()),
               over ? "over" : soon ? "care" : "rest",
               tint(state, catalogue),
               PotWords.shape(state.plan().making()),
@@ -210,14 +213,11 @@ class PotsController {
     return cards;
   }
 
-  private static String left(PotState state, long there, Formats fmt) {
+  private static String left(PotState state, long there) {
     return switch (state.status()) {
       case IN_THE_PAN -> "in the pan";
       case POURED -> there + " of " + state.tins().size() + " here";
-      case GONE ->
-          state.plan().making().filled()
-              ? "all gone"
-              : "made " + fmt.date(fmt.date(state.begunAt()));
+      case GONE -> state.plan().making().filled() ? "all gone" : "made";
       case ABANDONED -> "abandoned";
     };
   }

@@ -6,8 +6,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -76,6 +78,13 @@ public class Recipes {
   @Transactional(readOnly = true)
   List<Listed> all() {
     return recipes.findAllByOrderByName().stream().map(r -> new Listed(r.id(), r.name())).toList();
+  }
+
+  /** The newest version of each, by recipe. */
+  @Transactional(readOnly = true)
+  Map<UUID, Version> newest() {
+    return versions.newest().stream()
+        .collect(Collectors.toMap(RecipeVersion::recipeId, this::version));
   }
 
   /**

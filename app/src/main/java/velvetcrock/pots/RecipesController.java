@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -71,13 +72,23 @@ class RecipesController {
   /** A part with its share. */
   record Line(String name, String percent, String grams, double share) {}
 
+  /** A recipe in the list, with its newest version. */
+  record Row(UUID id, String name, VersionView newest) {}
+
   @GetMapping("/pots/recipes")
   String list(Model model) {
     return list(FieldErrors.none(), model);
   }
 
   private String list(FieldErrors errors, Model model) {
-    model.addAttribute("recipes", recipes.all());
+    Formats fmt = households.formats(households.current());
+    Catalogue catalogue = catalogues.current();
+    Map<UUID, Recipes.Version> newest = recipes.newest();
+    model.addAttribute(
+        "recipes",
+        recipes.all().stream()
+            .map(r -> new Row(r.id(), r.name(), view(newest.get(r.id()), catalogue, fmt)))
+            .toList());
     model.addAttribute("errors", errors);
     return "pots/recipes";
   }

@@ -56,7 +56,12 @@ public record PotState(
     /** Its tins are all gone, or it went into something else. */
     GONE,
     /** It came to nothing. */
-    ABANDONED
+    ABANDONED;
+
+    /** Whether some of it is still there. */
+    public boolean stands() {
+      return this == IN_THE_PAN || this == POURED;
+    }
   }
 
   /**
