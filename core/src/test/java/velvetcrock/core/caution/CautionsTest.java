@@ -1,19 +1,25 @@
 package velvetcrock.core.caution;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.Reckoning;
 import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
@@ -191,5 +197,85 @@ class CautionsTest {
         .contains("slurry-settles");
     assertThat(planned("yarrow", HerbState.DRIED, Purpose.SKIN, 30, Addition.SPIRIT))
         .contains("loosely-covered");
+  }
+
+  private List<String> keeping(Keeping.Rule rule, double startDays, Use use) {
+    Keeping keeping =
+        new Keeping(
+            LocalDate.of(2027, 1, 1),
+            100,
+            rule,
+            startDays,
+            10,
+            List.of(),
+            List.of(),
+            Reckoning.writer().done());
+    return cautions.forKeeping(keeping, use).stream().map(Caution::code).toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "FREE_WATER, 300, SKIN, free-water patch-test",
+    "KITCHEN_FRESH, 300, KITCHEN, botulism home-preparation",
+    "STOOD_WARM, 300, KITCHEN, botulism home-preparation",
+    "KITCHEN_DRIED, 300, KITCHEN, kitchen-dried home-preparation",
+    "KITCHEN_NOT_IN_FRIDGE, 300, KITCHEN, kitchen-dried home-preparation",
+    "AGEING, 300, SKIN, patch-test",
+    "TWELVE_MONTHS, 300, SKIN, patch-test",
+    "CARRIER_DATE, 0, SKIN, old-carrier patch-test",
+    "TWENTY_FOUR_MONTHS_FRIDGE, -3, SKIN, old-carrier patch-test"
+  })
+  void aDateIsToldWithWhatItsRuleIsAbout(
+      Keeping.Rule rule, double startDays, Use use, String codes) {
+    assertThat(keeping(rule, startDays, use)).containsExactlyInAnyOrder(codes.split(" "));
+  }
+
+  private List<String> pot(
+      double celsius, boolean bath, boolean low, Appliance on, boolean spirit) {
+    return cautions.forPot(new PotOnHeat(celsius, bath, low, on, spirit)).stream()
+        .map(Caution::code)
+        .toList();
+  }
+
+  @ParameterizedTest
+  @EnumSource(Appliance.class)
+  void spiritOverAnythingThatCanLightItIsStopped(Appliance appliance) {
+    boolean lights =
+        appliance.burner() || appliance == Appliance.OVEN || appliance == Appliance.DEHYDRATOR;
+
+    assertThat(pot(40, false, false, appliance, true))
+        .containsExactly(lights ? "spirit-on-burner" : "spirit-fire");
+    assertThat(pot(40, false, false, appliance, false)).isEmpty();
+  }
+
+  @Test
+  void anElectricPlateUnderABathIsTheOneBurnerForSpirit() {
+    assertThat(pot(40, true, false, Appliance.ELECTRIC_PLATE, true)).containsExactly("spirit-fire");
+    assertThat(pot(40, true, false, Appliance.GAS_RING, true)).containsExactly("spirit-on-burner");
+    assertThat(pot(40, false, false, null, true)).containsExactly("spirit-fire");
+  }
+
+  @Test
+  void whatIsTooHotOrRunsDryIsSaidWorstFirst() {
+    List<String> all = pot(150, true, true, Appliance.GAS_RING, true);
+
+    assertThat(all)
+        .containsExactlyInAnyOrder("spirit-on-burner", "frying", "bath-too-hot", "bath-low");
+    assertThat(all.stream().map(code -> cautions.of(code).level()).toList()).isSorted();
+    assertThat(pot(70, true, false, Appliance.GAS_RING, false)).isEmpty();
+  }
+
+  @Test
+  void aCodeThatNoCautionHasIsASlip() {
+    assertThatThrownBy(() -> cautions.of("moonlight"))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("moonlight");
+  }
+
+  @Test
+  void eachIsSaidOnceAndTheWorstFirst() {
+    assertThat(cautions.of(List.of("patch-test", "botulism", "patch-test", "daisy-family")))
+        .extracting(Caution::code)
+        .containsExactly("botulism", "daisy-family", "patch-test");
   }
 }

@@ -13,6 +13,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.colour.Rgb;
@@ -232,5 +234,20 @@ class BottleKeepingTest {
     assertThatThrownBy(() -> new Event.LookedBack(" ", "")).hasMessageContaining("well");
     happens(STRAINED, new Event.LookedBack("", "cut it finer"));
     assertThat(BatchLog.fold(entries).entries()).isEqualTo(3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "NONE, false, false, good",
+    "RANCID, false, false, rancid",
+    "NONE, true, false, cloudy",
+    "MUSTY, true, true, 'musty, cloudy, fizzing'"
+  })
+  void whatWasSmelledAndSeenIsSaidInWords(
+      Event.OffSmell off, boolean cloudy, boolean fizzing, String words) {
+    BottleEvent.Checked checked = new BottleEvent.Checked("A", off, cloudy, fizzing);
+
+    assertThat(checked.words()).isEqualTo(words);
+    assertThat(checked.good()).isEqualTo(words.equals("good"));
   }
 }

@@ -16,8 +16,13 @@ final class YarrowLog {
 
   /** Charged on a day, in the dark, with so much herb and oil that is good until then. */
   static Event.Charged charged(LocalDate day, double grams, LocalDate oilUntil) {
+    return charged(Method.COLD, day, grams, oilUntil);
+  }
+
+  /** The same by another method. */
+  static Event.Charged charged(Method method, LocalDate day, double grams, LocalDate oilUntil) {
     return new Event.Charged(
-        Method.COLD,
+        method,
         List.of(
             new Event.HerbIn(
                 "yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, Range.exactly(grams), 0.10, "")),
