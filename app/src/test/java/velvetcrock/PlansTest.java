@@ -292,6 +292,17 @@ class PlansTest extends AppTest {
   }
 
   @Test
+  void aPlanStandsInTheCalendarUntilItIsGivenUp() throws Exception {
+    decide(today().plusDays(60));
+    Planned plan = open().get(0);
+    String told = text(visit(keeper, "/calendar/all"));
+
+    assertThat(told).contains("Charge " + plan.code()).contains("As planned: wanted by");
+    send(keeper, "/plans/" + plan.code() + "/drop");
+    assertThat(text(visit(keeper, "/calendar/all"))).doesNotContain("Charge " + plan.code());
+  }
+
+  @Test
   void aPlanGivenUpFreesWhatItHadPutBy() throws Exception {
     String code = decide(today().plusDays(60));
     send(keeper, "/plans/" + code + "/drop").andExpect(status().is3xxRedirection());

@@ -4,15 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.mock.web.MockMultipartFile;
 import velvetcrock.pots.PotRecord;
@@ -141,5 +146,53 @@ class PotRecipesTest extends PotHouse {
     send(keeper, "/pots/new/exchange", fields.toArray(String[]::new))
         .andExpect(status().isOk())
         .andExpect(content().string(containsString("Candelilla wax")));
+  }
+
+  @Test
+  void aVersionSaysWhatChangedAndOneThatChangesNothingIsRefused() throws Exception {
+    PotRecord pot = begun(salve(bottled(40), "60 ml", "10 g"));
+    String link =
+        send(keeper, "/pots/" + pot.code() + "/recipe", "name", "Ferry salve", "notes", "")
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    String revises = link.substring(link.lastIndexOf('/') + 1) + "-1";
+
+    send(keeper, "/pots/" + pot.code() + "/recipe", "name", "Ferry salve", "revises", revises)
+        .andExpect(redirectedUrl("/pots/" + pot.code() + "#recipe"))
+        .andExpect(flash().attributeExists("typedRecipe"));
+    send(keeper, "/pots/" + pot.code() + "/recipe", "name", "Crew salve", "revises", revises)
+        .andExpect(status().is3xxRedirection());
+    assertThat(page(link)).contains("Version 2").contains("now called Crew salve");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'', '', A name of 1 to 120 letters",
+    "#121, '', A name of 1 to 120 letters",
+    "Salve, #2001, At most 2000 letters"
+  })
+  void aRecipeWithoutANameOrWithTooManyWordsIsRefused(String name, String notes, String said)
+      throws Exception {
+    PotRecord pot = begun(salve(bottled(40), "60 ml", "10 g"));
+
+    Map<String, ?> flash =
+        send(keeper, "/pots/" + pot.code() + "/recipe", "name", many(name), "notes", many(notes))
+            .andExpect(redirectedUrl("/pots/" + pot.code() + "#recipe"))
+            .andReturn()
+            .getFlashMap();
+
+    mvc.perform(
+            get("/pots/" + pot.code())
+                .with(authentication(signedIn(keeper)))
+                .flashAttr("typedRecipe", flash.get("typedRecipe")))
+        .andExpect(content().string(containsString(said)))
+        .andExpect(content().string(containsString(many(name))))
+        .andExpect(content().string(containsString(many(notes))));
+    assertThat(page("/pots/recipes")).contains("None yet");
+  }
+
+  private static String many(String typed) {
+    return typed.startsWith("#") ? "x".repeat(Integer.parseInt(typed.substring(1))) : typed;
   }
 }

@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -251,6 +252,46 @@ class PotsTest extends PotHouse {
             });
     assertThat(page("/pots/of/batches/" + code)).contains(pot.code());
     assertThat(pot.state().status()).isEqualTo(PotState.Status.GONE);
+  }
+
+  @Test
+  void whatIsStirredCoolIsMixedHarderAndSaysSo() throws Exception {
+    String[] plain = salve(bottled(40), "100 ml", "");
+    String[] stirred = Arrays.copyOf(plain, plain.length + 2);
+    stirred[plain.length] = "stirred";
+    stirred[plain.length + 1] = "yes";
+
+    send(keeper, "/pots/new", plain)
+        .andExpect(content().string(containsString("It takes 17.4 g of beeswax.")))
+        .andExpect(content().string(not(containsString("Stirred cool"))));
+    send(keeper, "/pots/new", stirred)
+        .andExpect(content().string(containsString("ends up 1.5 softer")))
+        .andExpect(content().string(containsString("It takes 19.4 g of beeswax.")));
+  }
+
+  @Test
+  void aWhippedButterGrowsAndDropsAreWeighedAgainstTheirCeilings() throws Exception {
+    send(
+            keeper,
+            "/pots/new",
+            ofBottle(
+                bottled(40),
+                "WHIPPED_BUTTER",
+                "40 ml",
+                "parts[1].thing",
+                "carrier:shea",
+                "parts[1].amount",
+                "100 g",
+                "drops[0].oil",
+                "lavender",
+                "drops[0].count",
+                "10",
+                "where",
+                "BODY"))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("by 50 % in whipping")))
+        .andExpect(content().string(containsString("Lavender")))
+        .andExpect(content().string(containsString("at most 2")));
   }
 
   @Test

@@ -184,6 +184,9 @@ class RecipesController {
     }
   }
 
+  /** A recipe's name and notes as they were typed, with what is wrong with them. */
+  record Typing(String name, String notes, String wrong) {}
+
   /** Keeps what a pot is made of as a recipe, or as another version of the one that it follows. */
   @PostMapping("/pots/{code}/recipe")
   String keep(
@@ -204,8 +207,10 @@ class RecipesController {
       flash.addFlashAttribute("notice", "Another version is kept, with what changed.");
       return "redirect:/pots/recipes/" + id;
     } catch (Refused refused) {
-      flash.addFlashAttribute("problem", refused.problems().get(0).message());
-      return "redirect:/pots/" + pot.code();
+      flash.addFlashAttribute(
+          "typedRecipe",
+          new Typing(Typed.text(name), Typed.text(notes), refused.problems().get(0).message()));
+      return "redirect:/pots/" + pot.code() + "#recipe";
     } catch (IllegalArgumentException | StringIndexOutOfBoundsException e) {
       throw new NotFound("There is no such recipe here.");
     }

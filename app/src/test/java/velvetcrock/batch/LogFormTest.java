@@ -1,0 +1,167 @@
+package velvetcrock.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.beans.BeanUtils;
+import velvetcrock.core.Refused;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.keeping.Light;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.measure.Kitchen;
+
+/** An entry for the log is read as it was typed, or refused at its field. */
+class LogFormTest {
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final CarrierBlend RAPESEED = CarrierBlend.of(CATALOGUE.carrier("rapeseed"));
+  private static final Event.Stand SHELF = new Event.Stand("p", "Shelf", Light.DARK);
+
+  private static LogForm form(String... fields) {
+    Map<String, String> typed = new HashMap<>();
+    for (int i = 0; i < fields.length; i += 2) {
+      typed.put(fields[i], fields[i + 1]);
+    }
+    Object[] values =
+        Arrays.stream(LogForm.class.getRecordComponents())
+            .map(component -> typed.get(component.getName()))
+            .toArray();
+    return (LogForm) BeanUtils.instantiateClass(LogForm.class.getDeclaredConstructors()[0], values);
+  }
+
+  private static Event event(String... fields) {
+    return form(fields)
+        .event(Kitchen.METRIC, RAPESEED, "rapeseed", id -> SHELF, key -> CATALOGUE.jar("jar-500"));
+  }
+
+  static Stream<Arguments> read() {
+    return Stream.of(
+        entry(new Event.Shaken(), "kind", "shaken"),
+        entry(new Event.Turned(), "kind", "turned"),
+        entry(new Event.AllWell(), "kind", "all-well"),
+        entry(new Event.Capped(), "kind", "capped"),
+        entry(new Event.BathToppedUp(), "kind", "bath-topped-up"),
+        entry(new Event.TakenOffHeat(), "kind", "taken-off-heat"),
+        entry(new Event.StoodClear(), "kind", "stood-clear"),
+        entry(new Event.DampChecked(true), "kind", "damp-even"),
+        entry(new Event.DampChecked(false), "kind", "damp-checked", "even", "no"),
+        entry(new Event.Moved(SHELF), "kind", "moved", "place", "p"),
+        entry(new Event.Noted("Green"), "kind", "note", "text", " Green "),
+        entry(
+            new Event.Looked(true, false, null, null, null, null),
+            "kind",
+            "looked",
+            "covered",
+            "yes",
+            "floating",
+            "no"),
+        entry(new Event.Smelled(null, Event.OffSmell.RANCID), "kind", "smelled", "off", "RANCID"),
+        entry(
+            new Event.LookedBack("Clear", ""), "kind", "looked-back", "well", "Clear", "next", ""),
+        entry(new Event.ThrownOut(Event.Reason.MUSTY), "kind", "thrown-out", "reason", "MUSTY"),
+        entry(new Event.ToppedUp(30, "rapeseed", "30 ml"), "kind", "topped-up", "amount", "30 ml"),
+        entry(new Event.PotWeighed(1240, "1.24 kg"), "kind", "pot-weighed", "gross", "1.24 kg"),
+        entry(new Event.MarcWeighed(92, "92 g"), "kind", "marc-weighed", "gross", "92 g"),
+        entry(
+            new Event.Decanted(Event.Leaving.SEDIMENT, 12, "12 g", 300.0),
+            "kind",
+            "decanted",
+            "what",
+            "SEDIMENT",
+            "gross",
+            "12 g",
+            "amount",
+            "300 ml"),
+        entry(new Event.OilPoured(400, "400 ml", null), "kind", "oil-poured", "amount", "400 ml"));
+  }
+
+  private static Arguments entry(Event event, String... fields) {
+    return Arguments.of(event, fields);
+  }
+
+  @ParameterizedTest
+  @MethodSource("read")
+  void whatIsTypedIsRead(Event expected, String[] fields) {
+    assertThat(event(fields)).isEqualTo(expected);
+  }
+
+  @Test
+  void aWeightOfOilIsTakenForItsVolume() {
+    Event.ToppedUp added = (Event.ToppedUp) event("kind", "topped-up", "amount", "91.5 g");
+
+    assertThat(added.ml()).isCloseTo(91.5 / RAPESEED.densityAt(20), within(0.01));
+  }
+
+  @Test
+  void aVesselIsPutIntoTheLogWithItsMeasures() {
+    Event.Transferred into = (Event.Transferred) event("kind", "transferred", "jar", "jar-500");
+
+    assertThat(into.jar()).isEqualTo(Event.JarIn.of(CATALOGUE.jar("jar-500")));
+  }
+
+  static Stream<Arguments> refused() {
+    return Stream.of(
+        refusal("kind", "Choose what to log"),
+        refusal("kind", "Choose what to log", "kind", "sung-to"),
+        refusal("covered", "at least one thing", "kind", "looked"),
+        refusal("scent", "what you smelled", "kind", "smelled"),
+        refusal("even", "evenly damp", "kind", "damp-checked"),
+        refusal("amount", "", "kind", "topped-up", "amount", "a lot"),
+        refusal("gross", "Give a weight", "kind", "pot-weighed", "gross", "300 ml"),
+        refusal("gross", "", "kind", "marc-weighed"),
+        refusal("what", "", "kind", "decanted", "what", "FOAM", "gross", "3 g"),
+        refusal("text", "Write something", "kind", "note", "text", "  "),
+        refusal("text", "this one has 2001", "kind", "note", "text", "x".repeat(2001)),
+        refusal("well", "At most 2000", "kind", "looked-back", "well", "x".repeat(2001)),
+        refusal("next", "At most 2000", "kind", "looked-back", "next", "x".repeat(2001)),
+        refusal("reason", "", "kind", "thrown-out", "reason", "BORED"),
+        refusal("bubbles", "", "kind", "looked", "bubbles", "many"));
+  }
+
+  private static Arguments refusal(String field, String words, String... fields) {
+    return Arguments.of(field, words, fields);
+  }
+
+  @ParameterizedTest
+  @MethodSource("refused")
+  void whatCannotBeReadIsRefusedAtItsField(String field, String words, String[] fields) {
+    assertThatThrownBy(() -> event(fields))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining(words)
+        .satisfies(
+            e ->
+                assertThat(((Refused) e).problems())
+                    .extracting(problem -> problem.field())
+                    .contains(field));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Europe/Oslo, 2026-03-28T12:00, 2026-03-28T11:00:00Z",
+    "Europe/Oslo, 2026-03-30T12:00, 2026-03-30T10:00:00Z",
+    "America/New_York, 2026-01-10T08:30, 2026-01-10T13:30:00Z"
+  })
+  void aMomentIsOfTheHouseholdsClock(String zone, String typed, Instant at) {
+    assertThat(form("happened", typed).at(ZoneId.of(zone))).isEqualTo(at);
+  }
+
+  @Test
+  void noMomentIsNowAndNonsenseIsRefused() {
+    assertThat(LogForm.empty().at(ZoneId.of("UTC"))).isNull();
+    assertThatThrownBy(() -> form("happened", "yesterday").at(ZoneId.of("UTC")))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("“yesterday” is not a date and time");
+  }
+}
