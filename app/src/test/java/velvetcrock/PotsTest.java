@@ -289,7 +289,7 @@ class PotsTest extends PotHouse {
                 "where",
                 "BODY"))
         .andExpect(status().isOk())
-        .andExpect(content().string(containsString("by 50 % in whipping")))
+        .andExpect(content().string(containsString("<dt>Grows</dt><dd>by 50")))
         .andExpect(content().string(containsString("Lavender")))
         .andExpect(content().string(containsString("at most 2")));
   }
