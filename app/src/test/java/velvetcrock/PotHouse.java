@@ -47,7 +47,21 @@ abstract class PotHouse extends BottleHouse {
   }
 
   String[] salve(String code, String ml, String wax) {
-    return ofBottle(code, "SALVE", ml, "parts[1].thing", "wax:beeswax", "parts[1].amount", wax);
+    return salve(code, ml, "wax:beeswax", wax);
+  }
+
+  /** A salve of so much of bottle A and of so much of a thing that hardens it. */
+  String[] salve(String code, String ml, String thing, String amount) {
+    return ofBottle(code, "SALVE", ml, "parts[1].thing", thing, "parts[1].amount", amount);
+  }
+
+  /** Pours as many of one size as it fills, or what more says. */
+  void pour(PotRecord pot, String size, String where, String... more) throws Exception {
+    List<String> fields =
+        new ArrayList<>(
+            List.of("kind", "poured", "groups[0].size", size, "groups[0].where", where));
+    fields.addAll(List.of(more));
+    note(pot, fields.toArray(String[]::new));
   }
 
   PotRecord begun(String... fields) throws Exception {

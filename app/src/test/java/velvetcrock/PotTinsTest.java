@@ -31,7 +31,7 @@ class PotTinsTest extends PotHouse {
   void aTinsDateIsTheSameWhereverItIsShown() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
-    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+    pour(pot, "30 ml", "BODY");
     String day =
         pot.bestBefore().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
 
@@ -103,16 +103,12 @@ class PotTinsTest extends PotHouse {
     List<String> fields = new ArrayList<>(List.of(salve(code, "100 ml", "17.4 g")));
     fields.addAll(List.of("place", "FRIDGE"));
     PotRecord pot = begun(fields.toArray(String[]::new));
-    note(
+    pour(
         pot,
-        "kind",
-        "poured",
-        "groups[0].size",
         "15 ml",
+        "BODY",
         "groups[0].count",
         "2",
-        "groups[0].where",
-        "BODY",
         "groups[0].thing",
         "extra:honey",
         "groups[0].amount",
@@ -202,7 +198,7 @@ class PotTinsTest extends PotHouse {
   void everyTinHasALabelWhoseCodeOpensWithoutSignInUntilItIsVoid() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
-    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+    pour(pot, "30 ml", "BODY");
     String text = labels(pot);
     assertThat(text)
         .contains(pot.code() + "-A1")
@@ -227,7 +223,7 @@ class PotTinsTest extends PotHouse {
   void aQuestionedWordOnALabelIsAskedAbout() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
-    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+    pour(pot, "30 ml", "BODY");
     visit(keeper, "/pots/" + pot.code() + "/labels").andExpect(status().isOk());
     send(
             keeper,
@@ -255,10 +251,7 @@ class PotTinsTest extends PotHouse {
         oil,
         code,
         house.id());
-    PotRecord pot =
-        begun(
-            ofBottle(
-                code, "SALVE", "60 ml", "parts[1].thing", "lot:" + wax, "parts[1].amount", "10 g"));
+    PotRecord pot = begun(salve(code, "60 ml", "lot:" + wax, "10 g"));
 
     assertThat(page("/pots/" + pot.code()))
         .contains("Cold-pressed rapeseed, bought")
@@ -274,16 +267,12 @@ class PotTinsTest extends PotHouse {
   void whatSkinsReactedToIsComparedAndWhomElseItWentToIsTold() throws Exception {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
-    note(
+    pour(
         pot,
-        "kind",
-        "poured",
-        "groups[0].size",
         "15 ml",
+        "BODY",
         "groups[0].count",
         "3",
-        "groups[0].where",
-        "BODY",
         "groups[0].oil",
         "geranium",
         "groups[0].drops",
@@ -349,18 +338,7 @@ class PotTinsTest extends PotHouse {
                 "lot:" + wax,
                 "parts[1].amount",
                 "15 g"));
-    note(
-        pot,
-        "kind",
-        "poured",
-        "groups[0].size",
-        "25 ml",
-        "groups[0].count",
-        "4",
-        "groups[0].where",
-        "BODY",
-        "bought",
-        "6");
+    pour(pot, "25 ml", "BODY", "groups[0].count", "4", "bought", "6");
 
     assertThat(page("/pots/" + pot.code())).contains("1.38 each, bought 6.00");
   }

@@ -121,16 +121,7 @@ class PotWorkTest extends PotHouse {
     note(pot, "kind", "looked", "look", "STANDS");
     assertThat(page("/pots/" + pot.code())).contains("Spoon it into jars");
     double before = as(keeper, () -> pots.overrun().mean());
-    note(
-        pot,
-        "kind",
-        "poured",
-        "groups[0].size",
-        "50 ml",
-        "groups[0].count",
-        "4",
-        "groups[0].where",
-        "BODY");
+    pour(pot, "50 ml", "BODY", "groups[0].count", "4");
 
     assertThat(before).isEqualTo(0.5);
     assertThat(as(keeper, () -> pots.overrun().mean())).isGreaterThan(0.5);
@@ -153,16 +144,7 @@ class PotWorkTest extends PotHouse {
   @Test
   void anAbandonedPotIsNeitherPricedNorDated() throws Exception {
     UUID wax = lot(LotDetails.Kind.WAX, "beeswax", 100, 500);
-    PotRecord pot =
-        begun(
-            ofBottle(
-                bottled(40),
-                "SALVE",
-                "60 ml",
-                "parts[1].thing",
-                "lot:" + wax,
-                "parts[1].amount",
-                "10 g"));
+    PotRecord pot = begun(salve(bottled(40), "60 ml", "lot:" + wax, "10 g"));
     assertThat(page("/pots/" + pot.code())).contains("Good until", "0.50 in all");
 
     note(pot, "kind", "abandoned", "back", "yes", "text", "Called away");
@@ -236,7 +218,7 @@ class PotWorkTest extends PotHouse {
     String code = bottled(40);
     PotRecord pot = begun(salve(code, "100 ml", "17.4 g"));
     assertThat(page("/round")).contains("Test it and pour it").contains(pot.code());
-    note(pot, "kind", "poured", "groups[0].size", "30 ml", "groups[0].where", "BODY");
+    pour(pot, "30 ml", "BODY");
 
     assertThat(page("/round")).doesNotContain("Test it and pour it");
     assertThat(visit(keeper, "/calendar/all").andReturn().getResponse().getContentAsString())

@@ -27,18 +27,12 @@ class PotsJsonTest extends PotHouse {
         "12",
         "parts[0].amount",
         "");
-    note(
+    pour(
         pot,
-        "kind",
-        "poured",
-        "groups[0].vessel",
-        "tins",
-        "groups[0].size",
         "30 ml",
+        "BODY",
         "groups[0].count",
         "2",
-        "groups[0].where",
-        "BODY",
         "groups[1].vessel",
         "tins",
         "groups[1].size",
@@ -130,16 +124,7 @@ class PotsJsonTest extends PotHouse {
   @Test
   void aLotIsNamedWhereAPartWasTakenFromOne() throws Exception {
     var wax = lot(LotDetails.Kind.WAX, "beeswax", 100, 500);
-    PotRecord pot =
-        begun(
-            ofBottle(
-                bottled(40),
-                "SALVE",
-                "60 ml",
-                "parts[1].thing",
-                "lot:" + wax,
-                "parts[1].amount",
-                "10 g"));
+    PotRecord pot = begun(salve(bottled(40), "60 ml", "lot:" + wax, "10 g"));
 
     visit(keeper, "/api/v1/pots/" + pot.code())
         .andExpect(jsonPath("$.parts[1].lot").value(wax.toString()))

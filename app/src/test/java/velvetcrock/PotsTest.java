@@ -110,10 +110,7 @@ class PotsTest extends PotHouse {
   void anAbandonedPotGivesEverythingBackByEntries() throws Exception {
     String code = bottled(40);
     UUID wax = lot(LotDetails.Kind.WAX, "beeswax", 200, 900);
-    PotRecord pot =
-        begun(
-            ofBottle(
-                code, "SALVE", "60 ml", "parts[1].thing", "lot:" + wax, "parts[1].amount", "10 g"));
+    PotRecord pot = begun(salve(code, "60 ml", "lot:" + wax, "10 g"));
     assertThat(as(keeper, () -> drawer.lot(wax).lot().amount())).isCloseTo(190, within(1e-6));
     note(
         pot, "kind", "added", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "5 ml");
