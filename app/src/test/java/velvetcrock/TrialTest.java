@@ -19,8 +19,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 import velvetcrock.batch.BatchRecord;
+import velvetcrock.core.Range;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.yield.Expression;
 
 /** Trials from the bench to what they showed. */
 class TrialTest extends AppTest {
@@ -196,6 +198,35 @@ class TrialTest extends AppTest {
     visit(keeper, "/herbs/yarrow")
         .andExpect(content().string(containsString("Ground draws sooner.")))
         .andExpect(content().string(containsString(trial)));
+  }
+
+  @Test
+  void whoPoursTheGlassesIsToldWhichIsWhichAndWhatCameOutStandsByTheJars() throws Exception {
+    String trial = begun("differs", "CUT", "cuts", "CUT", "cuts", "GROUND", "blind", "yes");
+    List<BatchRecord> jars = jars();
+    visit(keeper, trial + "/glasses")
+        .andExpect(content().string(containsString("Only for whoever pours")))
+        .andExpect(content().string(containsString(jars.get(0).code())))
+        .andExpect(content().string(containsString(jars.get(1).code())))
+        .andExpect(content().string(containsString("ground")));
+
+    visit(keeper, trial)
+        .andExpect(content().string(containsString("not strained yet")))
+        .andExpect(content().string(not(containsString(" was expected"))));
+    for (BatchRecord jar : jars) {
+      as(
+          keeper,
+          () ->
+              batches.append(
+                  jar.code(),
+                  new Event.Strained(90, "90 ml", Expression.SQUEEZE, new Range(80, 140)),
+                  null,
+                  null,
+                  UUID.randomUUID().toString()));
+    }
+    visit(keeper, trial)
+        .andExpect(content().string(containsString("80–140 ml was expected")))
+        .andExpect(content().string(not(containsString("not strained yet"))));
   }
 
   /** The letters of a trial's jars by their glasses. */

@@ -18,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.batch.BatchRecord;
+import velvetcrock.core.Range;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
@@ -27,6 +28,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.yield.Expression;
 import velvetcrock.drawer.Drawer;
 
 /**
@@ -444,6 +446,39 @@ class WaysInBenchTest extends AppTest {
     visit(keeper, "/batches/" + next.code())
         .andExpect(content().string(containsString("Another try of")))
         .andExpect(content().string(not(containsString("Nothing is changed"))));
+  }
+
+  private void happens(BatchRecord batch, Event event) {
+    as(keeper, () -> batches.append(batch.code(), event, null, null, UUID.randomUUID().toString()));
+  }
+
+  @Test
+  void anotherTrySaysWhatCameOfTheFirst() throws Exception {
+    BatchRecord batch = charged();
+    String again = "/bench?again=" + batch.code();
+    happens(batch, new Event.ToppedUp(40, "olive", "40 ml"));
+    happens(batch, new Event.Looked(false, true, null, null, null, null));
+    happens(batch, new Event.Smelled(Event.Scent.FAINT, null));
+    visit(keeper, again)
+        .andExpect(content().string(containsString("Still standing, day ")))
+        .andExpect(content().string(containsString("40 ml had to be topped up.")))
+        .andExpect(content().string(containsString("It floated.")))
+        .andExpect(content().string(containsString("It was not covered.")))
+        .andExpect(content().string(containsString("Its scent was faint in the end.")));
+
+    happens(batch, new Event.Strained(210, "210 ml", Expression.SQUEEZE, new Range(200, 260)));
+    visit(keeper, again)
+        .andExpect(content().string(containsString("210 ml came out of ")))
+        .andExpect(content().string(containsString("was expected.")));
+  }
+
+  @Test
+  void anotherTrySaysWhyTheFirstWasThrownOut() throws Exception {
+    BatchRecord batch = charged();
+    happens(batch, new Event.ThrownOut(Event.Reason.MUSTY));
+
+    visit(keeper, "/bench?again=" + batch.code())
+        .andExpect(content().string(containsString("Thrown out: musty.")));
   }
 
   @Test
