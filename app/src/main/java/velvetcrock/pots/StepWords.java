@@ -112,8 +112,10 @@ final class StepWords {
           "Tins, spoons and pan bone-dry and clean; scissors-cut or grated wax melts sooner.";
       case MELT_BATH, MELT_CROCK ->
           (melt == null ? "" : order(parts, melt) + " ")
-              + "Wipe drips: no water gets in. Never leave it alone.";
-      case WAX_APART -> "Over water, lid ajar; it should be clear throughout.";
+              + "Melted wax burns skin and catches fire: never over a flame, never left alone."
+              + " Wipe drips: no water gets in.";
+      case WAX_APART ->
+          "Over water and never over a flame, lid ajar; it should be clear throughout.";
       case WARM_OIL -> "Cold oil would set the wax in lumps.";
       case JOIN -> "In a thin stream, stirring. What stiffens is warmed until it is clear again.";
       case SPOON_TEST ->
