@@ -39,7 +39,7 @@ import velvetcrock.drawer.Dryings;
 import velvetcrock.drawer.LotRecord;
 
 /** Lots and drying loads: put in, picked, taken, counted, dried and put away. */
-class DrawerTest extends AppTest {
+class DrawerTest extends DryingHouse {
   @Autowired Drawer drawer;
   @Autowired Dryings dryings;
   @Autowired velvetcrock.kitchen.Catalogues catalogues;
@@ -397,35 +397,9 @@ class DrawerTest extends AppTest {
     assertThat(lot(herb).amount()).isZero();
   }
 
-  private String hangUp() throws Exception {
-    return send(
-            keeper,
-            "/drawer/drying",
-            "herb",
-            "yarrow",
-            "way",
-            "BUNCH",
-            "cut",
-            "CUT",
-            "amount",
-            "200 g",
-            "water",
-            "85",
-            "origin",
-            "GROWN",
-            "begunOn",
-            today().minusDays(20).toString(),
-            "key",
-            key())
-        .andExpect(status().is3xxRedirection())
-        .andReturn()
-        .getResponse()
-        .getRedirectedUrl();
-  }
-
   @Test
   void aBunchIsDriedBentAndPutAwayAsALot() throws Exception {
-    String load = hangUp();
+    String load = hangUp("85");
     visit(keeper, "/drawer").andExpect(content().string(containsString("hung in a bunch")));
     visit(keeper, "/").andExpect(content().string(containsString("Weigh the bunch")));
 
@@ -465,7 +439,7 @@ class DrawerTest extends AppTest {
 
   @Test
   void aLoadIsTakenWiltedWithTheWaterItStillHolds() throws Exception {
-    String load = hangUp();
+    String load = hangUp("85");
     send(keeper, load + "/put-away", "what", "wilted", "amount", "100 g", "key", key())
         .andExpect(redirectedUrl("/drawer"));
 
@@ -509,7 +483,7 @@ class DrawerTest extends AppTest {
   })
   void aSillyWeighingIsQuestionedWhereItWasMadeAndNotLogged(String typed, String said)
       throws Exception {
-    String load = hangUp();
+    String load = hangUp("85");
     send(
         keeper,
         load + "/log",

@@ -12,35 +12,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The page of a load that dries says how dry it is and what to do, from hanging up to the jar. */
-class DryingPageTest extends AppTest {
+class DryingPageTest extends DryingHouse {
   private String load;
 
   @BeforeEach
-  void hangUp() throws Exception {
-    load =
-        send(
-                keeper,
-                "/drawer/drying",
-                "herb",
-                "yarrow",
-                "way",
-                "BUNCH",
-                "cut",
-                "CUT",
-                "amount",
-                "200 g",
-                "water",
-                "80",
-                "origin",
-                "GROWN",
-                "begunOn",
-                today().minusDays(20).toString(),
-                "key",
-                UUID.randomUUID().toString())
-            .andExpect(status().is3xxRedirection())
-            .andReturn()
-            .getResponse()
-            .getRedirectedUrl();
+  void hangABunchUp() throws Exception {
+    load = hangUp("80");
   }
 
   private void log(String... fields) throws Exception {

@@ -72,10 +72,10 @@ class TrialController {
     return "trial/trials";
   }
 
-  private static Listed listed(Trials.Charge charge, Catalogue catalogue, Formats fmt) {
-    Trial trial = charge.trial();
+  private static Listed listed(Trials.WithJars begun, Catalogue catalogue, Formats fmt) {
+    Trial trial = begun.trial();
     Map<String, String> jars = new LinkedHashMap<>();
-    charge.jars().forEach(jar -> jars.put(jar.letter(), jar.words()));
+    begun.jars().forEach(jar -> jars.put(jar.letter(), jar.words()));
     return new Listed(
         trial.name(),
         "/trials/" + trial.id(),

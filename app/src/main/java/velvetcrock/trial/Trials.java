@@ -119,17 +119,17 @@ public class Trials {
   }
 
   /** A trial with its jars, in the order of their letters. */
-  record Charge(Trial trial, List<TrialJar> jars) {}
+  record WithJars(Trial trial, List<TrialJar> jars) {}
 
   /** The newest trials. */
   @Transactional(readOnly = true)
-  List<Charge> newest() {
+  List<WithJars> newest() {
     List<Trial> newest = trials.findAllByOrderByMadeAtDesc(Limit.of(SHOWN));
     Map<UUID, List<TrialJar>> byTrial =
         jars.findByTrialIdInOrderByLetter(newest.stream().map(Trial::id).toList()).stream()
             .collect(Collectors.groupingBy(TrialJar::trialId));
     return newest.stream()
-        .map(trial -> new Charge(trial, byTrial.getOrDefault(trial.id(), List.of())))
+        .map(trial -> new WithJars(trial, byTrial.getOrDefault(trial.id(), List.of())))
         .toList();
   }
 
