@@ -37,15 +37,12 @@ class PotRecipesTest extends PotHouse {
     assertThat(page("/pots/new?recipe=" + id)).contains("1:5.5");
     PotRecord second =
         begun(
-            fresh(
-                "making",
+            ofBottle(
+                code,
                 "SALVE",
+                "60 ml",
                 "recipe",
                 id + "-1",
-                "parts[0].thing",
-                "bottle:" + code + "-A",
-                "parts[0].amount",
-                "60 ml",
                 "parts[1].thing",
                 "wax:beeswax",
                 "parts[1].amount",

@@ -159,15 +159,12 @@ class PotWorkTest extends PotHouse {
   void whatIsWetCostsItsKeeping() throws Exception {
     String code = bottled(40);
     String[] fields =
-        fresh(
-            "making",
+        ofBottle(
+            code,
             "SALVE",
+            "60 ml",
             "place",
             "FRIDGE",
-            "parts[0].thing",
-            "bottle:" + code + "-A",
-            "parts[0].amount",
-            "60 ml",
             "parts[1].thing",
             "wax:beeswax",
             "parts[1].amount",
