@@ -16,6 +16,8 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.core.drawer.LotDetails;
@@ -95,6 +97,38 @@ class PotTinsTest extends PotHouse {
         .contains("5 of 5 still here")
         .contains("for children from 2 to 6")
         .contains("1.67 % at most 2 %");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "thing, extra:honey, amount, '', Say how much is stirred in",
+    "thing, '', amount, 1 tsp, Say what is stirred in",
+    "thing, extra:honey, amount, a lot, a lot",
+    "oil, lavender, drops, '', Say how many drops",
+    "oil, '', drops, 3, Say of which oil"
+  })
+  void whatIsStirredIntoSomeTinsIsSaidWholeOrAskedFor(
+      String what, String thing, String much, String amount, String said) throws Exception {
+    PotRecord pot = begun(salve(bottled(40), "100 ml", "17.4 g"));
+
+    send(
+            keeper,
+            "/pots/" + pot.code() + "/log",
+            fresh(
+                "kind",
+                "poured",
+                "groups[0].size",
+                "15 ml",
+                "groups[0].where",
+                "BODY",
+                "groups[0]." + what,
+                thing,
+                "groups[0]." + much,
+                amount))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString(said)))
+        .andExpect(content().string(containsString("value=\"15 ml\"")));
+    assertThat(again(pot).state().groups()).isEmpty();
   }
 
   @Test

@@ -132,7 +132,11 @@ class PourReader {
 
   private List<PartIn> extras(PotForm.GroupRow row, String at, Kitchen kitchen, Problems problems) {
     String amount = Typed.text(row.amount());
-    if (Typed.blank(row.thing()) || amount.isEmpty()) {
+    if (Typed.blank(row.thing()) && amount.isEmpty()) {
+      return List.of();
+    }
+    if (!problems.require(!Typed.blank(row.thing()), at + ".thing", "Say what is stirred in.")
+        || !problems.require(!amount.isEmpty(), at + ".amount", "Say how much is stirred in.")) {
       return List.of();
     }
     PartIn part =
@@ -152,7 +156,11 @@ class PourReader {
       Catalogue catalogue,
       List<PotEvent.DropsIn> drops,
       Problems problems) {
-    if (Typed.blank(oil) || Typed.blank(count) || Typed.text(count).equals("0")) {
+    if (Typed.blank(oil) && Typed.blank(count) || Typed.text(count).equals("0")) {
+      return;
+    }
+    if (!problems.require(!Typed.blank(oil), at + ".drops", "Say of which oil the drops are.")
+        || !problems.require(!Typed.blank(count), at + ".drops", "Say how many drops.")) {
       return;
     }
     PotEvent.DropsIn read =
