@@ -39,7 +39,7 @@ class Pages {
       Files.writeString(session, pages.prepareBottles());
       return;
     }
-    if (args[0].equals("prepare-pots")) {
+    if (args[0].equals("prepare-products")) {
       Files.writeString(session, pages.preparePots());
       return;
     }
@@ -48,7 +48,7 @@ class Pages {
     int requests = Integer.parseInt(args[3]);
     if (args[0].equals("measure-bottles")) {
       pages.measureBottles(kept[1], requests);
-    } else if (args[0].equals("measure-pots")) {
+    } else if (args[0].equals("measure-products")) {
       pages.measurePots(kept, args[4], requests);
     } else {
       pages.measure(kept[1], requests);
@@ -94,9 +94,9 @@ class Pages {
   private String preparePots() throws Exception {
     String kept = prepareBottles();
     String code = kept.split("\n")[1].replace("/batches/", "");
-    String csrf = csrf(get("/pots/new"));
+    String csrf = csrf(get("/products/new"));
     String pot =
-        form("/pots", "_csrf", csrf, "making", "SALVE", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "80 ml", "parts[1].thing", "wax:beeswax", "parts[1].amount", "14 g", "key", "pot").headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
+        form("/products", "_csrf", csrf, "making", "SALVE", "parts[0].thing", "bottle:" + code + "-A", "parts[0].amount", "80 ml", "parts[1].thing", "wax:beeswax", "parts[1].amount", "14 g", "key", "pot").headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]*", "");
     form(pot + "/log", "_csrf", csrf, "kind", "poured", "groups[0].size", "15 ml", "groups[0].count", "6", "groups[0].where", "BODY", "key", "poured");
     for (int i = 1; i <= 5; i++) {
       form(pot + "/log", "_csrf", csrf, "kind", "went", "tin", "A" + i, "fate", i < 4 ? "GIVEN" : "USED_UP", "to", i < 4 ? "Una" : "", "key", "went" + i);
@@ -106,8 +106,8 @@ class Pages {
 
   private void measurePots(String[] kept, String lot, int requests) throws Exception {
     heading(requests);
-    for (String path : List.of("/pots", kept[2], "/pots/of/lots/" + lot, "/pots/of" + kept[1], "/pots/reactions", "/pots/new", "/", "/round")) {
-      report(path.contains(lot) ? "/pots/of/lots/…" : path, requests, i -> send(request(path).GET().build()));
+    for (String path : List.of("/products", kept[2], "/products/of/lots/" + lot, "/products/of" + kept[1], "/products/reactions", "/products/new", "/", "/round")) {
+      report(path.contains(lot) ? "/products/of/lots/…" : path, requests, i -> send(request(path).GET().build()));
     }
   }
 

@@ -24,9 +24,13 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -105,11 +109,11 @@ abstract class AppTest {
         keeper,
         () -> {
           String place = households.places().get(0).id().toString();
-          Event.Charged charged =
-              new Event.Charged(
+          Charged charged =
+              new Charged(
                   Method.COLD,
                   List.of(
-                      new Event.HerbIn(
+                      new HerbIn(
                           "yarrow",
                           Part.FLOWER,
                           Cut.CUT,
@@ -117,13 +121,13 @@ abstract class AppTest {
                           Range.exactly(30),
                           0.10,
                           "30 g")),
-                  List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
+                  List.of(new OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
                   Range.exactly(400),
                   "",
-                  new Event.JarIn("Jar 500 ml", 530, 80),
+                  new JarIn("Jar 500 ml", 530, 80),
                   12,
                   Use.SKIN,
-                  new Event.Stand(place, "Dark cupboard", Light.DARK),
+                  new Stand(place, "Dark cupboard", Light.DARK),
                   on,
                   0,
                   false,

@@ -27,11 +27,19 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.BottleStood;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BottleEvent;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -42,13 +50,13 @@ import velvetcrock.core.yield.Expression;
 class BottleEdgesTest extends BottleHouse {
   @Autowired JdbcTemplate jdbc;
 
-  private static Event.HerbIn herb(String key, Part part, double grams) {
-    return new Event.HerbIn(
+  private static HerbIn herb(String key, Part part, double grams) {
+    return new HerbIn(
         key, part, Cut.CUT, HerbState.DRIED, Range.exactly(grams), 0.10, grams + " g");
   }
 
   /** Bottles 100 ml of what is charged; for eating, in the fridge. */
-  private String bottledOf(List<Event.HerbIn> herbs, List<Event.OilIn> oils, Use use) {
+  private String bottledOf(List<HerbIn> herbs, List<OilIn> oils, Use use) {
     String code =
         as(
             keeper,
@@ -56,16 +64,16 @@ class BottleEdgesTest extends BottleHouse {
               String place = households.places().get(0).id().toString();
               return batches
                   .charge(
-                      new Event.Charged(
+                      new Charged(
                           Method.COLD,
                           herbs,
                           oils,
                           Range.exactly(400),
                           "",
-                          new Event.JarIn("Jar 500 ml", 530, 80),
+                          new JarIn("Jar 500 ml", 530, 80),
                           12,
                           use,
-                          new Event.Stand(place, "Dark cupboard", Light.DARK),
+                          new Stand(place, "Dark cupboard", Light.DARK),
                           today().minusDays(25),
                           0,
                           false,
@@ -73,14 +81,14 @@ class BottleEdgesTest extends BottleHouse {
                       UUID.randomUUID().toString())
                   .code();
             });
-    log(code, new Event.Strained(300, "300 ml", Expression.SQUEEZE, new Range(290, 330)));
+    log(code, new Strained(300, "300 ml", Expression.SQUEEZE, new Range(290, 330)));
     Store.Place place = use == Use.KITCHEN ? Store.Place.FRIDGE : Store.Place.COOL;
-    log(code, new Event.Bottled(List.of(bottle("A", place, Store.Antioxidant.NONE))));
+    log(code, new Bottled(List.of(bottle("A", place, Store.Antioxidant.NONE))));
     return code;
   }
 
-  private Event.OilIn oil(String key, double share) {
-    return new Event.OilIn(key, share, today().plusMonths(9), null, null);
+  private OilIn oil(String key, double share) {
+    return new OilIn(key, share, today().plusMonths(9), null, null);
   }
 
   private String labels(String... more) throws Exception {
@@ -216,7 +224,7 @@ class BottleEdgesTest extends BottleHouse {
   @Test
   void whatIsGoneIsInNoCellarCalendarOrLabelsButInItsBatchAndInJson() throws Exception {
     String code = bottled(40);
-    log(code, new Event.BottleGone("A", Event.Reason.USED_UP));
+    log(code, new BottleGone("A", Ending.USED_UP));
 
     visit(keeper, "/cellar").andExpect(content().string(not(containsString(code + "-A"))));
     visit(keeper, "/cellar/labels").andExpect(content().string(not(containsString(code + "-A"))));
@@ -235,7 +243,7 @@ class BottleEdgesTest extends BottleHouse {
     List<VEvent> first = events();
     log(
         code,
-        new BottleEvent.Stood(
+        new BottleStood(
             "A", Store.Place.FRIDGE, Store.Glass.AMBER, 150, Store.Antioxidant.VITAMIN_E));
     List<VEvent> second = events();
 

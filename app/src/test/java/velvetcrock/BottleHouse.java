@@ -6,8 +6,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.yield.Expression;
 
 /** A household with bottles. */
@@ -17,21 +20,21 @@ abstract class BottleHouse extends AppTest {
   /** Charges, strains and fills two bottles of 150 ml, A in the cupboard and B in the room. */
   String bottled(int chargedDaysAgo) {
     String code = charge(chargedDaysAgo);
-    log(code, new Event.Strained(320, "320 ml", Expression.SQUEEZE, new Range(310, 350)));
+    log(code, new Strained(320, "320 ml", Expression.SQUEEZE, new Range(310, 350)));
     log(
         code,
-        new Event.Bottled(
+        new Bottled(
             List.of(
                 bottle("A", Store.Place.COOL, Store.Antioxidant.NONE),
                 bottle("B", Store.Place.ROOM, Store.Antioxidant.VITAMIN_E))));
     return code;
   }
 
-  static Event.BottleIn bottle(String letter, Store.Place place, Store.Antioxidant with) {
-    return new Event.BottleIn(letter, 150, 150, place, Store.Glass.AMBER, with, true);
+  static BottleIn bottle(String letter, Store.Place place, Store.Antioxidant with) {
+    return new BottleIn(letter, 150, 150, place, Store.Glass.AMBER, with, true);
   }
 
-  void log(String code, Event event) {
+  void log(String code, BatchEvent event) {
     as(keeper, () -> batches.append(code, event, null, null, UUID.randomUUID().toString()));
   }
 

@@ -31,9 +31,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.batch.BottleBook;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.BottleStood;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BottleEvent;
-import velvetcrock.core.log.Event;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.OwnKind;
 import velvetcrock.kitchen.OwnTyped;
@@ -118,10 +122,9 @@ class BottlesTest extends BottleHouse {
     sameDateEverywhere(code, "B");
     log(
         code,
-        new BottleEvent.Stood(
-            "A", Store.Place.WARM, Store.Glass.CLEAR, 500, Store.Antioxidant.NONE));
+        new BottleStood("A", Store.Place.WARM, Store.Glass.CLEAR, 500, Store.Antioxidant.NONE));
     sameDateEverywhere(code, "A");
-    log(code, new Event.Drawn("B", 100, "100 ml", "a salve"));
+    log(code, new Drawn("B", 100, "100 ml", "a salve"));
     sameDateEverywhere(code, "B");
     as(
         keeper,
@@ -173,8 +176,7 @@ class BottlesTest extends BottleHouse {
     as(
         keeper,
         () -> {
-          batches.supplyOilDates(
-              code, List.of(new Event.OilIn("rapeseed", 1, null, null, pressed)));
+          batches.supplyOilDates(code, List.of(new OilIn("rapeseed", 1, null, null, pressed)));
           return null;
         });
     LocalDate before = bottle(code, "A").bestBefore();
@@ -313,7 +315,7 @@ class BottlesTest extends BottleHouse {
   @Test
   void whoeverHoldsTheBottleSeesItsLabelAndNothingElseUntilItsCodeIsMadeVoid() throws Exception {
     String code = bottled(40);
-    log(code, new Event.Noted("Secret words about the neighbours"));
+    log(code, new Noted("Secret words about the neighbours"));
     label(code + "-A");
     String token = token(code);
     assertThat(token).hasSize(22);
@@ -348,7 +350,7 @@ class BottlesTest extends BottleHouse {
     label(code + "-B");
     String token = token(code);
 
-    log(code, new Event.BottleGone("B", Event.Reason.MUSTY));
+    log(code, new BottleGone("B", Ending.MUSTY));
 
     mvc.perform(get("/b/" + token))
         .andExpect(status().isOk())

@@ -14,7 +14,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Straining;
 import velvetcrock.core.yield.Expression;
 
 /** The household's calendar: its secret address, and what it tells over time. */
@@ -144,9 +145,9 @@ class CalendarTest extends AppTest {
         .andExpect(status().is3xxRedirection());
   }
 
-  private static Event.Strained strained() {
-    return new Event.Strained(
-        330, "", Expression.SQUEEZE, Range.exactly(340), new Event.Straining(false, false, true));
+  private static Strained strained() {
+    return new Strained(
+        330, "", Expression.SQUEEZE, Range.exactly(340), new Straining(false, false, true));
   }
 
   @Test

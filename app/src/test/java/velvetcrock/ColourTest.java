@@ -21,9 +21,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.ResultActions;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.colour.Rgb;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
 
 /** The colour of a jar from the swatch or the picture to the strip. */
 class ColourTest extends AppTest {
@@ -103,7 +103,7 @@ class ColourTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Event.Coloured(Rgb.of(hex), false, null),
+                new Coloured(Rgb.of(hex), false, null),
                 null,
                 null,
                 UUID.randomUUID().toString()));

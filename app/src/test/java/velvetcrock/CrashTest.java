@@ -176,7 +176,7 @@ class CrashTest {
       throws Exception {
     Set<String> missing = new HashSet<>(acknowledged);
     try (Connection db = connect(cluster);
-        PreparedStatement query = db.prepareStatement("select idempotency_key from log_entry");
+        PreparedStatement query = db.prepareStatement("select idempotency_key from entry");
         ResultSet rows = query.executeQuery()) {
       while (rows.next()) {
         missing.removeAll(List.of(rows.getString(1)));

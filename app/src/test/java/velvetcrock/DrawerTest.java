@@ -23,13 +23,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -96,13 +101,13 @@ class DrawerTest extends DryingHouse {
     return UUID.randomUUID().toString();
   }
 
-  private Event.Charged charged(UUID herbLot, double grams, UUID oilLot, double ml) {
+  private Charged charged(UUID herbLot, double grams, UUID oilLot, double ml) {
     LocalDate on = today();
     String place = households.places().get(0).id().toString();
-    return new Event.Charged(
+    return new Charged(
         Method.COLD,
         List.of(
-            new Event.HerbIn(
+            new HerbIn(
                 "yarrow",
                 Part.FLOWER,
                 Cut.CUT,
@@ -111,13 +116,13 @@ class DrawerTest extends DryingHouse {
                 0.1,
                 grams + " g",
                 herbLot)),
-        List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(10), on, null, oilLot)),
+        List.of(new OilIn("rapeseed", 1, on.plusMonths(10), on, null, oilLot)),
         Range.exactly(ml),
         "",
-        new Event.JarIn("Jar 500 ml", 530, 80),
+        new JarIn("Jar 500 ml", 530, 80),
         12,
         Use.SKIN,
-        new Event.Stand(place, "Dark cupboard", Light.DARK),
+        new Stand(place, "Dark cupboard", Light.DARK),
         on,
         0,
         false,
@@ -327,9 +332,7 @@ class DrawerTest extends DryingHouse {
     Written topUp =
         as(
             keeper,
-            () ->
-                batches.append(
-                    code, new Event.ToppedUp(50, "rapeseed", "50 ml"), null, null, key()));
+            () -> batches.append(code, new ToppedUp(50, "rapeseed", "50 ml"), null, null, key()));
     assertThat(lot(oil).amount()).isEqualTo(550);
 
     as(keeper, () -> batches.undo(code, topUp.entryId()));

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.test.web.servlet.ResultActions;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.materia.Method;
 
 /** The ways of heat at the bench. */

@@ -17,7 +17,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.LookedBack;
+import velvetcrock.core.batch.Noted;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.journal.Search;
@@ -42,7 +43,7 @@ class JournalTest extends BottleHouse {
   @Test
   void everythingWrittenIsFoundByWordHerbOilAndDay() throws Exception {
     String code = charge(9);
-    log(code, new Event.Noted("Smells of hay, from the Ferry meadow"));
+    log(code, new Noted("Smells of hay, from the Ferry meadow"));
 
     page("", containsString("Smells of hay"));
     page("?words=hay", containsString("Smells of hay"));
@@ -63,7 +64,7 @@ class JournalTest extends BottleHouse {
   @Test
   void whatIsTakenBackIsStruckAndACorrectionStandsBesideIt() throws Exception {
     String code = charge(9);
-    log(code, new Event.Noted("Mistaken words"));
+    log(code, new Noted("Mistaken words"));
     var entry = as(keeper, () -> batches.log(batches.find(code)).get(1).entry().id());
     as(keeper, () -> batches.undo(code, entry));
 
@@ -157,7 +158,7 @@ class JournalTest extends BottleHouse {
   void aLongJournalIsTurnedPageByPage() throws Exception {
     String code = charge(9);
     for (int i = 0; i < 60; i++) {
-      log(code, new Event.Noted("Leaf " + i));
+      log(code, new Noted("Leaf " + i));
     }
 
     page("", containsString("Older"));
@@ -168,7 +169,7 @@ class JournalTest extends BottleHouse {
   @Test
   void aHerbsPageShowsItsBatchesAndWhatWasLearned() throws Exception {
     String code = bottled(60);
-    log(code, new Event.LookedBack("Clear and green", "Cut it finer"));
+    log(code, new LookedBack("Clear and green", "Cut it finer"));
 
     visit(keeper, "/herbs/yarrow")
         .andExpect(content().string(containsString("Achillea millefolium")))
@@ -186,10 +187,10 @@ class JournalTest extends BottleHouse {
   @Test
   void whatWasWrittenBeforeThereWasAJournalIsCaughtUpOn() {
     String code = charge(9);
-    log(code, new Event.Noted("Before the journal " + code));
+    log(code, new Noted("Before the journal " + code));
     UUID batch = as(keeper, () -> batches.find(code).id());
     jdbc.update(
-        "delete from journal where id in (select id from log_entry where batch_id = ?)", batch);
+        "delete from journal where id in (select id from entry where subject_id = ?)", batch);
     assertThat(find(code)).isEmpty();
 
     events.publishEvent(ready());

@@ -12,8 +12,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.batch.Experience;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Range;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.yield.Expression;
@@ -30,8 +30,7 @@ class LearningTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Event.Strained(
-                    ml, Math.round(ml) + " ml", Expression.SQUEEZE, new Range(300, 370)),
+                new Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, new Range(300, 370)),
                 null,
                 null,
                 UUID.randomUUID().toString()));
@@ -92,7 +91,7 @@ class LearningTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Event.Strained(355, "355 ml", Expression.PRESS, new Range(300, 370)),
+                new Strained(355, "355 ml", Expression.PRESS, new Range(300, 370)),
                 null,
                 strained.entryId(),
                 UUID.randomUUID().toString()));

@@ -14,19 +14,22 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.Smelled;
 import velvetcrock.core.materia.Catalogue;
 
 /** What stands on the pages, beyond the path from herb to bottle. */
 class PagesTest extends AppTest {
-  private void say(String code, Event event) {
+  private void say(String code, BatchEvent event) {
     as(keeper, () -> batches.append(code, event, null, null, UUID.randomUUID().toString()));
   }
 
   @Test
   void aSpoiledJarIsNotStrainedWithoutBeingToldSo() throws Exception {
     String code = charge(30);
-    say(code, new Event.Smelled(null, Event.OffSmell.MUSTY));
+    say(code, new Smelled(null, OffSmell.MUSTY));
 
     visit(keeper, "/batches/" + code + "/strain")
         .andExpect(content().string(containsString("A musty smell is mould")));
@@ -41,7 +44,7 @@ class PagesTest extends AppTest {
         .andExpect(content().string(containsString("drawn to scale: herb to")))
         .andExpect(content().string(not(containsString("not covered by its oil"))));
 
-    say(code, new Event.Looked(false, null, null, null, null, null));
+    say(code, new Looked(false, null, null, null, null, null));
 
     visit(keeper, "/batches/" + code)
         .andExpect(content().string(containsString("not covered by its oil")));

@@ -17,11 +17,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import velvetcrock.batch.BatchStorage;
 import velvetcrock.batch.BottleBook;
-import velvetcrock.batch.EventKinds;
-import velvetcrock.core.log.BatchLog;
-import velvetcrock.core.log.BatchState.Status;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.ToppedUp;
 
 class PathTest extends AppTest {
   @Autowired JdbcTemplate jdbc;
@@ -364,7 +366,7 @@ class PathTest extends AppTest {
     ExecutorService hands = Executors.newFixedThreadPool(10);
     try {
       Callable<Object> same =
-          () -> as(keeper, () -> batches.append(code, new Event.Shaken(), null, null, "same"));
+          () -> as(keeper, () -> batches.append(code, new Shaken(), null, null, "same"));
       hands.invokeAll(IntStream.range(0, 10).mapToObj(i -> same).toList()).forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(2);
       hands
@@ -375,9 +377,7 @@ class PathTest extends AppTest {
                           () ->
                               as(
                                   keeper,
-                                  () ->
-                                      batches.append(
-                                          code, new Event.Shaken(), null, null, "hand" + i)))
+                                  () -> batches.append(code, new Shaken(), null, null, "hand" + i)))
                   .toList())
           .forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(12);
@@ -397,12 +397,12 @@ class PathTest extends AppTest {
   @Test
   void theStateKeptForReadingIsWhatTheLogFoldsTo() {
     String code = charge(9);
-    as(keeper, () -> batches.append(code, new Event.AllWell(), null, null, "w1" + code));
+    as(keeper, () -> batches.append(code, new AllWell(), null, null, "w1" + code));
     as(
         keeper,
         () ->
             batches.append(
-                code, new Event.ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
+                code, new ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
     var folded =
         as(
             keeper,
@@ -411,16 +411,16 @@ class PathTest extends AppTest {
                     batches.log(batches.find(code)).stream().map(l -> l.entry()).toList()));
 
     assertThat(as(keeper, () -> batches.find(code).state())).isEqualTo(folded);
-    assertThat(EventKinds.names()).contains("charged", "struck");
+    assertThat(BatchStorage.STORAGE.names()).contains("charged", "struck");
   }
 
   @Test
   void theLogCannotBeRewritten() {
     charge(1);
     org.assertj.core.api.Assertions.assertThatThrownBy(
-            () -> jdbc.update("update log_entry set kind = 'note'"))
+            () -> jdbc.update("update entry set kind = 'note'"))
         .hasMessageContaining("append-only");
-    org.assertj.core.api.Assertions.assertThatThrownBy(() -> jdbc.update("delete from log_entry"))
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> jdbc.update("delete from entry"))
         .hasMessageContaining("append-only");
   }
 }

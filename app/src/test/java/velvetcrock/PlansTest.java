@@ -19,9 +19,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
+import velvetcrock.core.batch.Charged;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.heat.Appliance;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
@@ -284,7 +284,7 @@ class PlansTest extends AppTest {
     send(keeper, "/bench/charge", fields.toArray(String[]::new))
         .andExpect(status().is3xxRedirection());
 
-    Event.Charged charged = as(keeper, () -> batches.find(code).state().charge());
+    Charged charged = as(keeper, () -> batches.find(code).state().charge());
     assertThat(charged.herbs().get(0).lot()).isEqualTo(yarrow);
     assertThat(open()).isEmpty();
     double left = as(keeper, () -> drawer.lot(yarrow)).lot().amount();

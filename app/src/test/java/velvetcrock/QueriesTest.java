@@ -8,7 +8,8 @@ import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.Shaken;
 
 class QueriesTest extends AppTest {
   @Autowired EntityManagerFactory entityManagers;
@@ -22,8 +23,8 @@ class QueriesTest extends AppTest {
     long cellar = queries("/cellar");
     for (int i = 0; i < 29; i++) {
       String other = charge(i);
-      as(keeper, () -> batches.append(other, new Event.Shaken(), null, null, "q" + other));
-      as(keeper, () -> batches.append(code, new Event.Noted("once more"), null, null, "n" + other));
+      as(keeper, () -> batches.append(other, new Shaken(), null, null, "q" + other));
+      as(keeper, () -> batches.append(code, new Noted("once more"), null, null, "n" + other));
     }
 
     assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(10);

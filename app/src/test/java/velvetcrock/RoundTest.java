@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.AllWell;
 
 /** The round on its own page: done, put off, skipped, timed. */
 class RoundTest extends AppTest {
@@ -39,7 +39,7 @@ class RoundTest extends AppTest {
   void whatCannotWaitComesFirstAndThenThePlacesInWalkingOrder() throws Exception {
     String late = charge(60);
     String young = charge(2);
-    as(keeper, () -> batches.append(young, new Event.AllWell(), null, null, "well" + young));
+    as(keeper, () -> batches.append(young, new AllWell(), null, null, "well" + young));
     String page = round();
 
     assertThat(page).contains("Before all else");

@@ -6,9 +6,11 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.Ending;
 import velvetcrock.core.drawer.LotDetails;
-import velvetcrock.core.drawer.LotEvent;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
@@ -61,7 +63,7 @@ class StockAheadPageTest extends BottleHouse {
         keeper,
         () ->
             drawer.append(
-                yarrow, new LotEvent.Taken(100, "K7M"), null, null, UUID.randomUUID().toString()));
+                yarrow, new LotTaken(100, "K7M"), null, null, UUID.randomUUID().toString()));
     herb("heather", 200, 9);
     herb("violet-leaf", 85, 15);
 
@@ -78,8 +80,8 @@ class StockAheadPageTest extends BottleHouse {
   @Test
   void oilInBottlesRunsOutOrGoesOverToo() throws Exception {
     String drawn = bottled(40);
-    log(drawn, new Event.Drawn("A", 100, "100 ml", "salve"));
-    log(drawn, new Event.BottleGone("B", Event.Reason.OTHER));
+    log(drawn, new Drawn("A", 100, "100 ml", "salve"));
+    log(drawn, new BottleGone("B", Ending.OTHER));
 
     assertThat(page())
         .contains("Yarrow in cold-pressed rapeseed")

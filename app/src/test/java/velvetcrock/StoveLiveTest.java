@@ -14,9 +14,12 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import velvetcrock.batch.BatchReadings;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.PutOnHeat;
 import velvetcrock.core.heat.Appliance;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
 
 /** Who is told what as it happens, and what the kitchen learns of its appliances. */
@@ -41,9 +44,9 @@ class StoveLiveTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Event.PutOnHeat(
-                    new Event.Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
-                    new Event.Knob("1", 44.0, 0.5),
+                new PutOnHeat(
+                    new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
+                    new Knob("1", 44.0, 0.5),
                     null),
                 null,
                 null,
@@ -86,7 +89,7 @@ class StoveLiveTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Event.KnobTurned(new Event.Knob("2", 62.0, 0.5)),
+                new KnobTurned(new Knob("2", 62.0, 0.5)),
                 null,
                 null,
                 UUID.randomUUID().toString()));

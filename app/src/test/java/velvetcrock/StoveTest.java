@@ -28,13 +28,18 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HeatAnswer;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -121,7 +126,7 @@ class StoveTest extends AppTest {
 
     visit(keeper, "/stove/" + code).andExpect(content().string(containsString("Turned down")));
     stove("kind", "answer", "from", hot.from().toString(), "answer", "TURNED_DOWN");
-    assertThat(state().heat().excursions().get(0).answer()).isEqualTo(Event.Answer.TURNED_DOWN);
+    assertThat(state().heat().excursions().get(0).answer()).isEqualTo(HeatAnswer.TURNED_DOWN);
     visit(keeper, "/batches/" + code)
         .andExpect(content().string(containsString("Ran hot: up to 94 °C")))
         .andExpect(content().string(containsString("Answered: turned down")));
@@ -539,17 +544,16 @@ class StoveTest extends AppTest {
     return as(
         keeper,
         () -> {
-          Event.Stand stand =
+          Stand stand =
               method == Method.SOLAR
                   ? households.place("South window").stand()
-                  : new Event.Stand(
-                      households.place("Stove").id().toString(), "Stove", Light.ROOM, 20.0);
+                  : new Stand(households.place("Stove").id().toString(), "Stove", Light.ROOM, 20.0);
           return batches
               .charge(
-                  new Event.Charged(
+                  new Charged(
                       method,
                       List.of(
-                          new Event.HerbIn(
+                          new HerbIn(
                               "rosemary",
                               Part.LEAF,
                               Cut.CUT,
@@ -557,10 +561,10 @@ class StoveTest extends AppTest {
                               Range.exactly(50),
                               0.10,
                               "50 g")),
-                      List.of(new Event.OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
+                      List.of(new OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
                       Range.exactly(400),
                       "",
-                      new Event.JarIn("Jar 720 ml", 720, 84),
+                      new JarIn("Jar 720 ml", 720, 84),
                       12,
                       Use.SKIN,
                       stand,

@@ -15,11 +15,12 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Straining;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.yield.Balance;
 import velvetcrock.core.yield.Expression;
@@ -53,7 +54,7 @@ class StrainingTest extends BottleHouse {
 
     strain(code).andExpect(redirectedUrl("/batches/" + code + "/bottle"));
 
-    assertThat(state(code).strained().how()).isEqualTo(Event.Straining.PLAIN);
+    assertThat(state(code).strained().how()).isEqualTo(Straining.PLAIN);
     visit(keeper, "/batches/" + code + "/bottle")
         .andExpect(content().string(containsString("320 ml came out")));
   }
@@ -66,7 +67,7 @@ class StrainingTest extends BottleHouse {
     strain(code, "second", "yes", "fine", "yes", "marc", "100 g")
         .andExpect(status().is3xxRedirection());
 
-    assertThat(state(code).strained().how()).isEqualTo(new Event.Straining(true, true, false));
+    assertThat(state(code).strained().how()).isEqualTo(new Straining(true, true, false));
     Balance balance = balance(code);
     assertThat(balance.inG()).isBetween(inG - 4, inG + 4);
     assertThat(balance.inG() - balance.outG() - balance.unaccountedG()).isZero();
@@ -85,12 +86,12 @@ class StrainingTest extends BottleHouse {
         () ->
             batches.append(
                 code,
-                new Event.Strained(
+                new Strained(
                     320,
                     "320 ml",
                     Expression.SQUEEZE,
                     new Range(310, 350),
-                    new Event.Straining(false, false, true)),
+                    new Straining(false, false, true)),
                 yesterday,
                 null,
                 UUID.randomUUID().toString()));

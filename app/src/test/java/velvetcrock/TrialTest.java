@@ -20,7 +20,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Range;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.yield.Expression;
 
@@ -78,7 +79,7 @@ class TrialTest extends AppTest {
   void oneChargeIsSplitIntoJarsThatDifferInTheirCutAlone() throws Exception {
     String trial = begun("differs", "CUT", "cuts", "WHOLE", "cuts", "CUT", "cuts", "GROUND");
 
-    List<Event.Charged> charges = jars().stream().map(b -> b.state().charge()).toList();
+    List<Charged> charges = jars().stream().map(b -> b.state().charge()).toList();
     assertThat(charges)
         .extracting(c -> c.herbs().get(0).cut().name())
         .containsExactly("CUT", "GROUND", "WHOLE");
@@ -219,7 +220,7 @@ class TrialTest extends AppTest {
           () ->
               batches.append(
                   jar.code(),
-                  new Event.Strained(90, "90 ml", Expression.SQUEEZE, new Range(80, 140)),
+                  new Strained(90, "90 ml", Expression.SQUEEZE, new Range(80, 140)),
                   null,
                   null,
                   UUID.randomUUID().toString()));

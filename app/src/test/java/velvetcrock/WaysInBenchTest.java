@@ -19,11 +19,19 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.ThrownOut;
+import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
-import velvetcrock.core.log.BatchState.Status;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -448,7 +456,7 @@ class WaysInBenchTest extends AppTest {
         .andExpect(content().string(not(containsString("Nothing is changed"))));
   }
 
-  private void happens(BatchRecord batch, Event event) {
+  private void happens(BatchRecord batch, BatchEvent event) {
     as(keeper, () -> batches.append(batch.code(), event, null, null, UUID.randomUUID().toString()));
   }
 
@@ -456,9 +464,9 @@ class WaysInBenchTest extends AppTest {
   void anotherTrySaysWhatCameOfTheFirst() throws Exception {
     BatchRecord batch = charged();
     String again = "/bench?again=" + batch.code();
-    happens(batch, new Event.ToppedUp(40, "olive", "40 ml"));
-    happens(batch, new Event.Looked(false, true, null, null, null, null));
-    happens(batch, new Event.Smelled(Event.Scent.FAINT, null));
+    happens(batch, new ToppedUp(40, "olive", "40 ml"));
+    happens(batch, new Looked(false, true, null, null, null, null));
+    happens(batch, new Smelled(Scent.FAINT, null));
     visit(keeper, again)
         .andExpect(content().string(containsString("Still standing, day ")))
         .andExpect(content().string(containsString("40 ml had to be topped up.")))
@@ -466,7 +474,7 @@ class WaysInBenchTest extends AppTest {
         .andExpect(content().string(containsString("It was not covered.")))
         .andExpect(content().string(containsString("Its scent was faint in the end.")));
 
-    happens(batch, new Event.Strained(210, "210 ml", Expression.SQUEEZE, new Range(200, 260)));
+    happens(batch, new Strained(210, "210 ml", Expression.SQUEEZE, new Range(200, 260)));
     visit(keeper, again)
         .andExpect(content().string(containsString("210 ml came out of ")))
         .andExpect(content().string(containsString("was expected.")));
@@ -475,7 +483,7 @@ class WaysInBenchTest extends AppTest {
   @Test
   void anotherTrySaysWhyTheFirstWasThrownOut() throws Exception {
     BatchRecord batch = charged();
-    happens(batch, new Event.ThrownOut(Event.Reason.MUSTY));
+    happens(batch, new ThrownOut(Ending.MUSTY));
 
     visit(keeper, "/bench?again=" + batch.code())
         .andExpect(content().string(containsString("Thrown out: musty.")));
@@ -493,7 +501,7 @@ class WaysInBenchTest extends AppTest {
         keeper,
         () ->
             batches.append(
-                batch.code(), new Event.PotWeighed(1234, "1234 g"), null, null, "weighed-once"));
+                batch.code(), new PotWeighed(1234, "1234 g"), null, null, "weighed-once"));
     visit(keeper, "/batches/" + batch.code())
         .andExpect(content().string(containsString("Weighed: 1234 g with its vessel")));
   }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -16,6 +17,7 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import velvetcrock.core.Problem;
 import velvetcrock.core.Refused;
+import velvetcrock.web.Conflict;
 import velvetcrock.web.NotFound;
 
 /** Errors of the JSON face as RFC 9457 problem documents. */
@@ -31,6 +33,17 @@ class ApiErrors {
   ProblemDetail notFound(NotFound missing) {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()));
+  }
+
+  @ExceptionHandler(Conflict.class)
+  ProblemDetail conflict(Conflict conflict) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT, String.valueOf(conflict.getMessage()));
+  }
+
+  @ExceptionHandler(DataIntegrityViolationException.class)
+  ProblemDetail atOnce(DataIntegrityViolationException violation) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, Conflict.AT_ONCE);
   }
 
   @ExceptionHandler(HttpMessageNotReadableException.class)

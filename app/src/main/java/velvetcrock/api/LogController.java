@@ -29,16 +29,17 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
+import velvetcrock.batch.BatchStorage;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.batch.EventKinds;
 import velvetcrock.batch.LoggedEntry;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.stove.LoggerFile;
 
@@ -53,13 +54,11 @@ class LogController {
   private final Batches batches;
   private final BottleBook book;
   private final BatchReadings readings;
-  private final EventKinds kinds;
 
-  LogController(Batches batches, BottleBook book, BatchReadings readings, EventKinds kinds) {
+  LogController(Batches batches, BottleBook book, BatchReadings readings) {
     this.batches = batches;
     this.book = book;
     this.readings = readings;
-    this.kinds = kinds;
   }
 
   /** A batch in a list. */
@@ -132,7 +131,7 @@ class LogController {
       Instant at,
       Instant writtenAt,
       String by,
-      Event data,
+      Object data,
       @Nullable UUID replaces,
       boolean replaced) {
     static EntryOut of(LoggedEntry logged) {
@@ -143,7 +142,7 @@ class LogController {
           logged.entry().at(),
           logged.writtenAt(),
           logged.by(),
-          logged.entry().event(),
+          BatchStorage.STORAGE.stored(logged.entry().event()),
           logged.entry().replaces(),
           logged.replaced());
     }
@@ -166,8 +165,8 @@ class LogController {
   ResponseEntity<Written> charge(
       @RequestHeader(value = "Idempotency-Key", required = false) @Nullable String key,
       @RequestBody JsonNode data) {
-    Event event = kinds.read("charged", data.toString());
-    return answer(batches.charge((Event.Charged) event, key(key)));
+    BatchEvent event = BatchStorage.STORAGE.sent("charged", data.toString());
+    return answer(batches.charge((Charged) event, key(key)));
   }
 
   @GetMapping("/{code}")
@@ -192,10 +191,11 @@ class LogController {
       @RequestBody EntryIn entry) {
     if (entry.kind() == null) {
       throw new Refused(
-          "kind", "This is missing. There are: " + String.join(", ", EventKinds.names()) + ".");
+          "kind",
+          "This is missing. There are: " + String.join(", ", BatchStorage.STORAGE.names()) + ".");
     }
     String data = entry.data() == null || entry.data().isNull() ? "{}" : entry.data().toString();
-    Event event = kinds.read(entry.kind(), data);
+    BatchEvent event = BatchStorage.STORAGE.sent(entry.kind(), data);
     Instant at = entry.at() == null ? null : entry.at().toInstant();
     return answer(batches.append(code, event, at, entry.replaces(), key(key)));
   }

@@ -18,6 +18,7 @@ import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
@@ -27,7 +28,6 @@ import velvetcrock.core.plan.Comparison;
 import velvetcrock.core.plan.PlanOrder;
 import velvetcrock.core.plan.Want;
 import velvetcrock.core.plan.Way;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.kitchen.Catalogues;
 
 /** The ways to something wanted by a day. Computed, answered, not stored. */
@@ -117,7 +117,7 @@ class ReckonPlanController {
     }
     Integer count = reader.need("want.tins.count", in.tins().count());
     Double ml = reader.need("want.tins.ml", in.tins().ml());
-    PotKind kind = reader.choice("want.tins.kind", PotKind.class, in.tins().kind(), null);
+    Firmness kind = reader.choice("want.tins.kind", Firmness.class, in.tins().kind(), null);
     return count == null || ml == null || kind == null
         ? null
         : reader.problems().attempt(() -> new Want.Tins(count, ml, kind));

@@ -5,9 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Reckoning;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.yield.Balance;
 import velvetcrock.web.Formats;
 
@@ -42,7 +43,7 @@ record BalanceView(
   record Piece(String name, String amount, String x, String width, String look) {}
 
   static @Nullable BalanceView of(BatchState state, BatchReckoning reckoning, Formats fmt) {
-    Event.Strained strained = state.strained();
+    Strained strained = state.strained();
     Balance balance = reckoning.balance().orElse(null);
     if (strained == null || balance == null) {
       return null;
@@ -54,7 +55,7 @@ record BalanceView(
     double oilOutG = strained.oilMl() * density;
     Bar in = new Bar(whole, fmt);
     in.add("Herb", state.charge().herbMassG().middle(), "herb");
-    Event.SpiritIn spirit = state.charge().manner().spirit();
+    SpiritIn spirit = state.charge().manner().spirit();
     in.add("Spirit", spirit == null ? 0 : spirit.massG(), "driven");
     in.add("Oil", oilInG, "oil");
     Bar out = new Bar(whole, fmt);

@@ -1,15 +1,15 @@
 package velvetcrock.batch;
 
-import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.ledger.Kept;
 
 /** A batch's name and the state that its log folds to, kept beside the log for reading. */
 @Entity
@@ -23,20 +23,18 @@ class Batch {
   private String vessel;
   private LocalDate chargedOn;
 
-  @Column(columnDefinition = "jsonb")
-  @ColumnTransformer(write = "cast(? as jsonb)")
-  private String state;
+  @Embedded private Kept kept;
 
   private Instant createdAt;
 
   /** For Hibernate. */
   protected Batch() {}
 
-  Batch(UUID id, String code, BatchState folded, String json, Instant createdAt) {
+  Batch(UUID id, String code, BatchState folded, Kept keeping, Instant createdAt) {
     this.id = id;
     this.code = code;
     this.createdAt = createdAt;
-    become(folded, json);
+    become(folded, keeping);
   }
 
   UUID id() {
@@ -47,21 +45,21 @@ class Batch {
     return code;
   }
 
-  String state() {
-    return state;
+  Kept kept() {
+    return kept;
   }
 
-  void become(BatchState folded, String json) {
+  void become(BatchState folded, Kept keeping) {
     herbKey = folded.charge().herbs().get(0).herb();
     status = folded.status().name();
     standing = folded.standing();
     vessel = vessel(folded.vessel());
     chargedOn = folded.charge().chargedOn();
-    state = json;
+    kept = keeping;
   }
 
   /** What names a vessel: its key in the kitchen, or what it is called where it has none. */
-  private static String vessel(Event.JarIn vessel) {
+  private static String vessel(JarIn vessel) {
     return vessel.key() == null ? vessel.name() : vessel.key();
   }
 }

@@ -2,7 +2,7 @@ package velvetcrock.batch;
 
 import java.util.List;
 import java.util.UUID;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 
 /**
  * Something about a batch is otherwise than before; told once it is stored.

@@ -20,12 +20,18 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.InTrial;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.colour.ColourStory;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Drawer;
@@ -89,7 +95,7 @@ class BatchController {
     BatchRecord batch = batches.find(code);
     try {
       BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
-      Event event =
+      BatchEvent event =
           form.event(
               house.kitchen(),
               reckoning.carriers(),
@@ -100,7 +106,7 @@ class BatchController {
       Written written =
           batches.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
       Formats fmt = households.formats(house);
-      tell(written, new EntryWords(catalogues.current(), fmt).title(event), fmt, flash);
+      tell(written, new EntryWords(catalogues.current(), fmt).of(event).title(), fmt, flash);
       return redirect(back, batch.code());
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -161,7 +167,7 @@ class BatchController {
     model.addAttribute("grossTyped", "pot-weighed".equals(form.kind()) ? form.gross() : "");
     model.addAttribute("places", households.places());
     model.addAttribute("vessels", households.jars());
-    model.addAttribute("reasons", Event.Reason.values());
+    model.addAttribute("reasons", Ending.values());
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "batch/batch";
@@ -176,13 +182,13 @@ class BatchController {
 
   /** The lots that went in, what it is another try of, and the bottles that it is in. */
   private List<BatchView.Fact> linked(BatchRecord batch, Formats fmt) {
-    Event.Charged charge = batch.state().charge();
+    Charged charge = batch.state().charge();
     List<BatchView.Fact> facts = new ArrayList<>();
     LotWords words = new LotWords(catalogues.current(), fmt);
     Stream.of(
-            charge.herbs().stream().map(Event.HerbIn::lot),
-            charge.carriers().stream().map(Event.OilIn::lot),
-            Stream.ofNullable(charge.manner().spirit()).map(Event.SpiritIn::lot))
+            charge.herbs().stream().map(HerbIn::lot),
+            charge.carriers().stream().map(OilIn::lot),
+            Stream.ofNullable(charge.manner().spirit()).map(SpiritIn::lot))
         .flatMap(Function.identity())
         .flatMap(Stream::ofNullable)
         .distinct()
@@ -199,7 +205,7 @@ class BatchController {
           new BatchView.Fact(
               "Another try of", charge.manner().again(), "/batches/" + charge.manner().again()));
     }
-    Event.InTrial trial = charge.manner().trial();
+    InTrial trial = charge.manner().trial();
     if (trial != null) {
       facts.add(new BatchView.Fact("In a trial", trial.words(), "/trials/" + trial.id()));
     }

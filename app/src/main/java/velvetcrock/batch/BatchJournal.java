@@ -9,9 +9,10 @@ import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
@@ -19,6 +20,7 @@ import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
 
 /** Tells the journal what was written in the logs of batches. */
@@ -26,8 +28,8 @@ import velvetcrock.web.CatchUp;
 class BatchJournal {
   private final Journal journal;
   private final BatchRepository batches;
-  private final LogEntryRepository log;
-  private final EventKinds kinds;
+  private final Ledger ledger;
+  private final BatchStates states;
   private final Catalogues catalogues;
   private final Households households;
   private final CatchUp catchUp;
@@ -35,23 +37,23 @@ class BatchJournal {
   BatchJournal(
       Journal journal,
       BatchRepository batches,
-      LogEntryRepository log,
-      EventKinds kinds,
+      Ledger ledger,
+      BatchStates states,
       Catalogues catalogues,
       Households households,
       CatchUp catchUp) {
     this.journal = journal;
     this.batches = batches;
-    this.log = log;
-    this.kinds = kinds;
+    this.ledger = ledger;
+    this.states = states;
     this.catalogues = catalogues;
     this.households = households;
     this.catchUp = catchUp;
   }
 
   /** Tells of an entry; one that only takes another back is told by striking that. */
-  void tell(String code, BatchState state, Entry entry, String by) {
-    if (entry.event() instanceof Event.Struck) {
+  void tell(String code, BatchState state, Entry<BatchEvent> entry, String by) {
+    if (entry.event().strikes()) {
       journal.strike(entry.replaces());
       return;
     }
@@ -60,18 +62,17 @@ class BatchJournal {
     JournalLine line =
         new JournalLine(
             entry.id(),
-            EventKinds.nameOf(entry.event()),
+            entry.event().kind(),
             subject(code, state.charge(), catalogue),
             entry.at(),
             by,
-            words.title(entry.event()),
-            words.detail(entry.event()),
+            words.of(entry.event()).title(),
+            words.of(entry.event()).detail(),
             false);
     journal.keep(line, entry.replaces());
   }
 
-  private static JournalLine.Subject subject(
-      String code, Event.Charged charge, Catalogue catalogue) {
+  private static JournalLine.Subject subject(String code, Charged charge, Catalogue catalogue) {
     List<Herb> herbs = charge.herbs().stream().map(h -> catalogue.herb(h.herb())).toList();
     List<Carrier> oils =
         charge.carriers().stream().map(c -> catalogue.carrier(c.carrier())).toList();
@@ -93,14 +94,15 @@ class BatchJournal {
   void catchUp() {
     catchUp.each(
         "select household_id, id from batch b where not exists"
-            + " (select 1 from journal j join log_entry e on e.id = j.id where e.batch_id = b.id)",
+            + " (select 1 from journal j join entry e on e.id = j.id where e.subject_id = b.id)",
         this::tellAll);
   }
 
   private void tellAll(UUID id) {
     Batch batch = batches.findById(id).orElseThrow();
-    BatchState state = kinds.state(batch.state());
-    log.findByBatchIdOrderByNumber(id)
-        .forEach(row -> tell(batch.code(), state, kinds.entry(row), row.writtenBy()));
+    BatchState state = states.of(batch);
+    ledger
+        .lines(id, BatchStorage.BOOK)
+        .forEach(line -> tell(batch.code(), state, line.entry(), line.by()));
   }
 }

@@ -13,7 +13,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.heat.Series;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.web.CurrentHousehold;
 
 /**

@@ -1,7 +1,7 @@
 package velvetcrock.batch;
 
 import java.util.UUID;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchState;
 
 /**
  * A batch with its state.

@@ -6,13 +6,15 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.Charge;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BatchState.Status;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
@@ -143,7 +145,7 @@ record BatchView(
 
   private static List<Fact> facts(
       BatchState state, BatchReckoning reckoning, Formats fmt, List<Fact> lots) {
-    Event.Charged charge = state.charge();
+    Charged charge = state.charge();
     Charge standing = reckoning.charge();
     List<Fact> facts = new ArrayList<>();
     String about = charge.aboutDays() > 0 ? ", give or take " + fmt.days(charge.aboutDays()) : "";
@@ -195,19 +197,19 @@ record BatchView(
     int first = Math.max(0, log.size() - most);
     for (int i = log.size() - 1; i >= first; i--) {
       LoggedEntry logged = log.get(i);
-      Event event = logged.entry().event();
-      boolean struck = event instanceof Event.Struck;
+      BatchEvent event = logged.entry().event();
+      boolean struck = event.strikes();
       lines.add(
           new Line(
               logged.entry().id(),
               when(logged, fmt),
               logged.by(),
-              struck ? "Taken back" : words.title(event),
-              struck ? takenBack(logged, log, words) : words.detail(event),
-              event instanceof Event.Coloured seen ? seen.colour().hex() : null,
+              words.of(event).title(),
+              struck ? takenBack(logged, log, words) : words.of(event).detail(),
+              event instanceof Coloured seen ? seen.colour().hex() : null,
               logged.replaced() ? List.of() : cautions.of(EntryWords.worries(event)),
               logged.replaced(),
-              !logged.replaced() && !struck && !(event instanceof Event.Charged)));
+              !logged.replaced() && event.staysBecause().isEmpty()));
     }
     return lines;
   }
@@ -215,7 +217,7 @@ record BatchView(
   private static String takenBack(LoggedEntry logged, List<LoggedEntry> log, EntryWords words) {
     return log.stream()
         .filter(l -> l.entry().id().equals(logged.entry().replaces()))
-        .map(l -> words.title(l.entry().event()))
+        .map(l -> words.of(l.entry().event()).title())
         .findFirst()
         .orElse("");
   }

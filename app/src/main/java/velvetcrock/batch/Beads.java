@@ -1,8 +1,8 @@
 package velvetcrock.batch;
 
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
 import velvetcrock.core.heat.HeatGoal;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
 import velvetcrock.web.Formats;
 
 /**
@@ -30,7 +30,7 @@ public record Beads(String served, String ahead, String thread, String words) {
             + fmt.date(state.usual())
             + ", by "
             + fmt.date(state.latest());
-    Event.Charged charge = state.charge();
+    Charged charge = state.charge();
     return strung(
         new Window(charge.earliestDays(), charge.usualDays(), charge.latestDays()),
         state.day(fmt.today()),

@@ -8,9 +8,9 @@ import java.time.ZoneId;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.Keeping;
-import velvetcrock.core.log.BatchReckoning.KeepingRange;
-import velvetcrock.core.log.BottleState;
 
 /** A bottle as it stands, written together with the entry that changes it. */
 @Entity

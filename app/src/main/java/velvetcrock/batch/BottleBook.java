@@ -17,14 +17,14 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.Ending;
 import velvetcrock.core.heat.Series;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchReckoning.KeepingRange;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.NotFound;
@@ -40,7 +40,7 @@ public class BottleBook {
   private final BottleRepository bottles;
   private final BottleDateMoveRepository moves;
   private final ReadingStore readings;
-  private final EventKinds kinds;
+  private final BatchStates states;
   private final Households households;
   private final Catalogues catalogues;
   private final EntityManager entities;
@@ -50,7 +50,7 @@ public class BottleBook {
       BottleRepository bottles,
       BottleDateMoveRepository moves,
       ReadingStore readings,
-      EventKinds kinds,
+      BatchStates states,
       Households households,
       Catalogues catalogues,
       EntityManager entities,
@@ -58,7 +58,7 @@ public class BottleBook {
     this.bottles = bottles;
     this.moves = moves;
     this.readings = readings;
-    this.kinds = kinds;
+    this.states = states;
     this.households = households;
     this.catalogues = catalogues;
     this.entities = entities;
@@ -134,7 +134,7 @@ public class BottleBook {
 
   private static OwnShelfLife.Ended ended(BottleRepository.Ended row) {
     int days = (int) Math.max(0, ChronoUnit.DAYS.between(row.strainedOn(), row.goneOn()));
-    return new OwnShelfLife.Ended(days, !row.because().equals(Event.Reason.USED_UP.name()));
+    return new OwnShelfLife.Ended(days, !row.because().equals(Ending.USED_UP.name()));
   }
 
   /**
@@ -194,8 +194,7 @@ public class BottleBook {
   }
 
   private BottleRecord record(BottleRepository.WithBatch row) {
-    BatchRecord batch =
-        new BatchRecord(row.batch().id(), row.batch().code(), kinds.state(row.batch().state()));
+    BatchRecord batch = states.record(row.batch());
     BottleState bottle = batch.state().bottle(row.bottle().letter()).orElseThrow();
     return record(batch, bottle, row.bottle());
   }

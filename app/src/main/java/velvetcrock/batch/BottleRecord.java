@@ -1,8 +1,8 @@
 package velvetcrock.batch;
 
 import java.time.LocalDate;
+import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.keeping.Keeping;
-import velvetcrock.core.log.BottleState;
 
 /**
  * A bottle with its batch and its dates.

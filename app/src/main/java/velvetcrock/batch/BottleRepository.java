@@ -75,13 +75,13 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<Dated> datedBySort();
 
   /** Something drawn from a bottle, as its entry says. */
-  record Draw(String herbKey, String carrierKey, Instant at, String kind, String data) {}
+  record Draw(String herbKey, String carrierKey, Instant at, int version, String data) {}
 
   @Query(
-      "select new velvetcrock.batch.BottleRepository$Draw(b.herbKey, b.carrierKey, e.happenedAt, e.kind, e.data)"
-          + " from LogEntry e join Bottle b on b.batchId = e.batchId"
+      "select new velvetcrock.batch.BottleRepository$Draw(b.herbKey, b.carrierKey, e.happenedAt, e.version, e.data)"
+          + " from EntryRow e join Bottle b on b.batchId = e.subjectId"
           + " and b.letter = cast(function('jsonb_extract_path_text', e.data, 'bottle') as string)"
           + " where e.kind = 'drawn' and e.happenedAt >= :since"
-          + " and not exists (select r.id from LogEntry r where r.replaces = e.id)")
+          + " and not exists (select r.id from EntryRow r where r.replaces = e.id)")
   List<Draw> draws(Instant since);
 }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.Drawn;
 import velvetcrock.core.plan.StockAhead;
 import velvetcrock.drawer.BottledOil;
 import velvetcrock.kitchen.Household;
@@ -18,12 +18,10 @@ import velvetcrock.kitchen.Households;
 @Component
 class BottledOils implements BottledOil {
   private final BottleRepository bottles;
-  private final EventKinds kinds;
   private final Households households;
 
-  BottledOils(BottleRepository bottles, EventKinds kinds, Households households) {
+  BottledOils(BottleRepository bottles, Households households) {
     this.bottles = bottles;
-    this.kinds = kinds;
     this.households = households;
   }
 
@@ -52,7 +50,8 @@ class BottledOils implements BottledOil {
     }
     for (BottleRepository.Draw row : bottles.draws(year.atStartOfDay(zone).toInstant())) {
       Gathering oil = sorts.get(new Sort(row.herbKey(), row.carrierKey()));
-      if (oil != null && kinds.read(row.kind(), row.data()) instanceof Event.Drawn drawn) {
+      if (oil != null) {
+        Drawn drawn = (Drawn) BatchStorage.STORAGE.read("drawn", row.version(), row.data());
         LocalDate on = row.at().atZone(zone).toLocalDate();
         oil.used().add(new StockAhead.Used(on, drawn.ml()));
       }

@@ -3,9 +3,9 @@ package velvetcrock.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.colour.Rgb;
-import velvetcrock.core.log.BatchState;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.web.Formats;
 

@@ -2,9 +2,9 @@ package velvetcrock.batch;
 
 import java.util.Objects;
 import velvetcrock.core.Range;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.web.Formats;
@@ -25,7 +25,7 @@ record Difference(
     int keptPercent) {
 
   static Difference of(BatchState state, Catalogue catalogue, Formats fmt) {
-    Event.Strained strained = Objects.requireNonNull(state.strained());
+    Strained strained = Objects.requireNonNull(state.strained());
     double out = strained.oilMl();
     double in = state.oilMl().middle();
     Range predicted = strained.predictedMl();

@@ -6,15 +6,56 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.BottleChecked;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.BottleOpened;
+import velvetcrock.core.batch.BottleStood;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Capped;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Coloured;
+import velvetcrock.core.batch.DampChecked;
+import velvetcrock.core.batch.Decanted;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.DrawnUnbottled;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.FeltByHand;
+import velvetcrock.core.batch.GivenBack;
+import velvetcrock.core.batch.HeatAnswered;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.LookedBack;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.Moved;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.Observations;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilPoured;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.RanHot;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.batch.StoodClear;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Struck;
+import velvetcrock.core.batch.TakenOffHeat;
+import velvetcrock.core.batch.ThrownOut;
+import velvetcrock.core.batch.ToppedUp;
+import velvetcrock.core.batch.Transferred;
+import velvetcrock.core.batch.Turned;
 import velvetcrock.core.heat.Assumed;
-import velvetcrock.core.log.BottleEvent;
-import velvetcrock.core.log.Event;
-import velvetcrock.core.log.Observations;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.ledger.Told;
 import velvetcrock.web.Formats;
 
 /** Says a log entry in the craft's words. */
-final class EntryWords {
+final class EntryWords implements BatchEvent.Visitor<Told> {
   private final Catalogue catalogue;
   private final Formats fmt;
 
@@ -23,153 +64,239 @@ final class EntryWords {
     this.fmt = fmt;
   }
 
-  /** What happened, in a few words. */
-  String title(Event event) {
-    if (event instanceof Event.Charged e) {
-      return e.takenOn() ? "Taken on" : e.manner().spirit() == null ? "Charged" : "Dampened";
-    } else if (event instanceof Event.DampChecked e) {
-      return e.even() ? "Evenly damp" : "Not evenly damp yet: mixed again";
-    } else if (event instanceof Event.OilPoured e) {
-      return "Poured " + fmt.ml(e.oilMl()) + " of oil on";
-    } else if (event instanceof Event.PotWeighed e) {
-      return "Weighed: " + fmt.gram(e.grossG()) + " with its vessel";
-    } else if (event instanceof Event.Transferred e) {
-      return "Put into the " + e.jar().name();
-    } else if (event instanceof Event.PutOnHeat e) {
-      return "Put on the heat: " + e.heater().name() + ", " + e.knob().name();
-    } else if (event instanceof Event.KnobTurned e) {
-      return "Knob turned to " + e.knob().name();
-    } else if (event instanceof Event.TakenOffHeat) {
-      return "Taken off the heat";
-    } else if (event instanceof Event.FeltByHand e) {
-      return "Felt by hand: " + felt(e.test());
-    } else if (event instanceof Event.BathToppedUp) {
-      return "Bath topped up";
-    } else if (event instanceof Event.RanHot e) {
-      return "Ran hot: up to " + fmt.degrees(e.peakC());
-    } else if (event instanceof Event.HeatAnswered e) {
-      return "Answered: " + e.answer().words();
-    } else if (event instanceof Event.Shaken) {
-      return "Shaken";
-    } else if (event instanceof Event.Turned) {
-      return "Turned upside down";
-    } else if (event instanceof Event.AllWell) {
-      return "Shaken, covered, smells right";
-    } else if (event instanceof Event.Looked) {
-      return "Looked";
-    } else if (event instanceof Event.Smelled) {
-      return "Smelled";
-    } else if (event instanceof Event.ToppedUp e) {
-      return "Topped up with " + fmt.ml(e.ml());
-    } else if (event instanceof Event.Moved e) {
-      return "Moved to " + e.stand().name();
-    } else if (event instanceof Event.Strained e) {
-      return "Strained: " + fmt.ml(e.oilMl()) + " came out";
-    } else if (event instanceof Event.MarcWeighed e) {
-      return "Marc weighed: " + fmt.g(e.massG());
-    } else if (event instanceof Event.Decanted e) {
-      return switch (e.what()) {
-            case SEDIMENT -> "Decanted: sediment left, ";
-            case WATER -> "Decanted: water left, ";
-            case FILM -> "Film weighed: ";
-          }
-          + fmt.g(e.massG());
-    } else if (event instanceof Event.StoodClear) {
-      return "Stood clear overnight";
-    } else if (event instanceof Event.Coloured e) {
-      return e.plain() ? "Colour of the plain oil noted" : "Colour noted";
-    } else if (event instanceof Event.LookedBack) {
-      return "Looked back";
-    } else if (event instanceof BottleEvent e) {
-      return bottle(e);
-    } else if (event instanceof Event.Bottled e) {
-      return "Bottled into "
-          + (e.bottles().size() == 1 ? "one bottle" : e.bottles().size() + " bottles");
-    } else if (event instanceof Event.Capped) {
-      return "Bottles capped when cold";
-    } else if (event instanceof Event.Drawn e) {
-      return "Drew " + fmt.ml(e.ml()) + " off bottle " + e.bottle();
-    } else if (event instanceof Event.DrawnUnbottled e) {
-      return "Used " + fmt.ml(e.ml()) + " straight from the cloth";
-    } else if (event instanceof Event.GivenBack e) {
-      return fmt.ml(e.ml())
-          + " came back"
-          + (e.bottle() == null ? "" : " into bottle " + e.bottle());
-    } else if (event instanceof Event.BottleGone e) {
-      return "Bottle " + e.bottle() + ": " + reason(e.reason());
-    } else if (event instanceof Event.ThrownOut e) {
-      return "Thrown out: " + reason(e.reason());
-    } else if (event instanceof Event.Noted) {
-      return "Note";
-    }
-    return "Taken back";
+  /** What happened, and its particulars. */
+  Told of(BatchEvent event) {
+    return event.accept(this);
   }
 
-  /** The particulars; may be empty. */
-  String detail(Event event) {
-    if (event instanceof Event.Charged e) {
-      return charged(e);
-    } else if (event instanceof Event.Looked e) {
-      return looked(e);
-    } else if (event instanceof Event.Smelled e) {
-      return smelled(e);
-    } else if (event instanceof Event.ToppedUp e) {
-      return catalogue.carrier(e.carrier()).name() + typed(e.text());
-    } else if (event instanceof Event.PutOnHeat e) {
-      return e.bath() == null ? "" : "in the bath “" + e.bath().name() + "”";
-    } else if (event instanceof Event.RanHot e) {
-      return ranHot(e);
-    } else if (event instanceof Event.HeatAnswered e) {
-      return "the heat of " + fmt.moment(e.from());
-    } else if (event instanceof Event.OilPoured e) {
-      return e.grossG() == null ? "" : fmt.gram(e.grossG()) + " with its vessel";
-    } else if (event instanceof Event.Strained e) {
-      return name(e.expression())
-          + (e.how().secondPass() ? ", twice" : "")
-          + (e.how().fineFilter() ? ", through a fine filter" : "")
-          + (e.how().settles() ? ", set aside to settle" : "")
-          + "; "
-          + fmt.ml(e.predictedMl())
-          + " was expected"
-          + typed(e.text());
-    } else if (event instanceof Event.Decanted e) {
-      return e.clearMl() == null ? "" : fmt.ml(e.clearMl()) + " of clear oil";
-    } else if (event instanceof Event.Coloured e) {
-      return (e.photo() == null ? "by eye, " : "from a picture, ") + e.colour().hex();
-    } else if (event instanceof Event.LookedBack e) {
-      return Stream.of(
-              e.well().isBlank() ? "" : "Went well: " + e.well(),
-              e.nextTime().isBlank() ? "" : "Next time: " + e.nextTime())
-          .filter(s -> !s.isEmpty())
-          .collect(Collectors.joining("\n"));
-    } else if (event instanceof BottleEvent.Stood e) {
-      return stood(e);
-    } else if (event instanceof Event.Bottled e) {
-      return e.bottles().stream()
-          .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
-          .collect(Collectors.joining(", "));
-    } else if (event instanceof Event.Drawn e) {
-      return e.what();
-    } else if (event instanceof Event.DrawnUnbottled e) {
-      return e.what();
-    } else if (event instanceof Event.GivenBack e) {
-      return e.what();
-    } else if (event instanceof Event.Noted e) {
-      return e.text();
-    }
-    return "";
+  @Override
+  public Told charged(Charged event) {
+    return new Told(
+        event.takenOn() ? "Taken on" : event.manner().spirit() == null ? "Charged" : "Dampened",
+        charge(event));
   }
 
-  private String bottle(BottleEvent event) {
-    if (event instanceof BottleEvent.Opened) {
-      return "Opened bottle " + event.bottle();
-    } else if (event instanceof BottleEvent.Checked e) {
-      return "Bottle " + e.bottle() + " smelled at: " + e.words();
-    }
-    return "Bottle " + event.bottle() + " stands otherwise";
+  @Override
+  public Told dampChecked(DampChecked event) {
+    return new Told(event.even() ? "Evenly damp" : "Not evenly damp yet: mixed again");
   }
 
-  private String stood(BottleEvent.Stood e) {
+  @Override
+  public Told oilPoured(OilPoured event) {
+    return new Told(
+        "Poured " + fmt.ml(event.oilMl()) + " of oil on",
+        event.grossG() == null ? "" : fmt.gram(event.grossG()) + " with its vessel");
+  }
+
+  @Override
+  public Told potWeighed(PotWeighed event) {
+    return new Told("Weighed: " + fmt.gram(event.grossG()) + " with its vessel");
+  }
+
+  @Override
+  public Told transferred(Transferred event) {
+    return new Told("Put into the " + event.jar().name());
+  }
+
+  @Override
+  public Told shaken(Shaken event) {
+    return new Told("Shaken");
+  }
+
+  @Override
+  public Told turned(Turned event) {
+    return new Told("Turned upside down");
+  }
+
+  @Override
+  public Told allWell(AllWell event) {
+    return new Told("Shaken, covered, smells right");
+  }
+
+  @Override
+  public Told looked(Looked event) {
+    return new Told("Looked", sights(event));
+  }
+
+  @Override
+  public Told smelled(Smelled event) {
+    return new Told("Smelled", smells(event));
+  }
+
+  @Override
+  public Told toppedUp(ToppedUp event) {
+    return new Told(
+        "Topped up with " + fmt.ml(event.ml()),
+        catalogue.carrier(event.carrier()).name() + typed(event.text()));
+  }
+
+  @Override
+  public Told moved(Moved event) {
+    return new Told("Moved to " + event.stand().name());
+  }
+
+  @Override
+  public Told coloured(Coloured event) {
+    return new Told(
+        event.plain() ? "Colour of the plain oil noted" : "Colour noted",
+        (event.photo() == null ? "by eye, " : "from a picture, ") + event.colour().hex());
+  }
+
+  @Override
+  public Told thrownOut(ThrownOut event) {
+    return new Told("Thrown out: " + reason(event.reason()));
+  }
+
+  @Override
+  public Told putOnHeat(PutOnHeat event) {
+    return new Told(
+        "Put on the heat: " + event.heater().name() + ", " + event.knob().name(),
+        event.bath() == null ? "" : "in the bath “" + event.bath().name() + "”");
+  }
+
+  @Override
+  public Told knobTurned(KnobTurned event) {
+    return new Told("Knob turned to " + event.knob().name());
+  }
+
+  @Override
+  public Told takenOffHeat(TakenOffHeat event) {
+    return new Told("Taken off the heat");
+  }
+
+  @Override
+  public Told feltByHand(FeltByHand event) {
+    return new Told("Felt by hand: " + felt(event.test()));
+  }
+
+  @Override
+  public Told bathToppedUp(BathToppedUp event) {
+    return new Told("Bath topped up");
+  }
+
+  @Override
+  public Told ranHot(RanHot event) {
+    return new Told("Ran hot: up to " + fmt.degrees(event.peakC()), stretch(event));
+  }
+
+  @Override
+  public Told heatAnswered(HeatAnswered event) {
+    return new Told(
+        "Answered: " + event.answer().words(), "the heat of " + fmt.moment(event.from()));
+  }
+
+  @Override
+  public Told strained(Strained event) {
+    return new Told(
+        "Strained: " + fmt.ml(event.oilMl()) + " came out",
+        name(event.expression())
+            + (event.how().secondPass() ? ", twice" : "")
+            + (event.how().fineFilter() ? ", through a fine filter" : "")
+            + (event.how().settles() ? ", set aside to settle" : "")
+            + "; "
+            + fmt.ml(event.predictedMl())
+            + " was expected"
+            + typed(event.text()));
+  }
+
+  @Override
+  public Told marcWeighed(MarcWeighed event) {
+    return new Told("Marc weighed: " + fmt.g(event.massG()));
+  }
+
+  @Override
+  public Told decanted(Decanted event) {
+    return new Told(
+        switch (event.what()) {
+              case SEDIMENT -> "Decanted: sediment left, ";
+              case WATER -> "Decanted: water left, ";
+              case FILM -> "Film weighed: ";
+            }
+            + fmt.g(event.massG()),
+        event.clearMl() == null ? "" : fmt.ml(event.clearMl()) + " of clear oil");
+  }
+
+  @Override
+  public Told stoodClear(StoodClear event) {
+    return new Told("Stood clear overnight");
+  }
+
+  @Override
+  public Told drawnUnbottled(DrawnUnbottled event) {
+    return new Told("Used " + fmt.ml(event.ml()) + " straight from the cloth", event.what());
+  }
+
+  @Override
+  public Told bottled(Bottled event) {
+    return new Told(
+        "Bottled into "
+            + (event.bottles().size() == 1 ? "one bottle" : event.bottles().size() + " bottles"),
+        event.bottles().stream()
+            .map(b -> b.letter() + " " + fmt.ml(b.ml()) + " in " + name(b.glass()) + " glass")
+            .collect(Collectors.joining(", ")));
+  }
+
+  @Override
+  public Told capped(Capped event) {
+    return new Told("Bottles capped when cold");
+  }
+
+  @Override
+  public Told drawn(Drawn event) {
+    return new Told("Drew " + fmt.ml(event.ml()) + " off bottle " + event.bottle(), event.what());
+  }
+
+  @Override
+  public Told givenBack(GivenBack event) {
+    return new Told(
+        fmt.ml(event.ml())
+            + " came back"
+            + (event.bottle() == null ? "" : " into bottle " + event.bottle()),
+        event.what());
+  }
+
+  @Override
+  public Told bottleStood(BottleStood event) {
+    return new Told("Bottle " + event.bottle() + " stands otherwise", stood(event));
+  }
+
+  @Override
+  public Told bottleOpened(BottleOpened event) {
+    return new Told("Opened bottle " + event.bottle());
+  }
+
+  @Override
+  public Told bottleChecked(BottleChecked event) {
+    return new Told("Bottle " + event.bottle() + " smelled at: " + event.words());
+  }
+
+  @Override
+  public Told bottleGone(BottleGone event) {
+    return new Told("Bottle " + event.bottle() + ": " + reason(event.reason()));
+  }
+
+  @Override
+  public Told noted(Noted event) {
+    return new Told("Note", event.text());
+  }
+
+  @Override
+  public Told lookedBack(LookedBack event) {
+    return new Told(
+        "Looked back",
+        Stream.of(
+                event.well().isBlank() ? "" : "Went well: " + event.well(),
+                event.nextTime().isBlank() ? "" : "Next time: " + event.nextTime())
+            .filter(s -> !s.isEmpty())
+            .collect(Collectors.joining("\n")));
+  }
+
+  @Override
+  public Told struck(Struck event) {
+    return new Told("Taken back");
+  }
+
+  private String stood(BottleStood e) {
     return e.place().words()
         + ", "
         + name(e.glass())
@@ -179,12 +306,12 @@ final class EntryWords {
   }
 
   /** Codes of the cautions that this very entry calls for. */
-  static List<String> worries(Event event) {
+  static List<String> worries(BatchEvent event) {
     Observations none = Observations.none();
-    if (event instanceof Event.Looked e) {
+    if (event instanceof Looked e) {
       return none.after(e).worries();
     }
-    return event instanceof Event.Smelled e ? none.after(e).worries() : List.of();
+    return event instanceof Smelled e ? none.after(e).worries() : List.of();
   }
 
   /** What a hand felt, in words. */
@@ -196,7 +323,7 @@ final class EntryWords {
     };
   }
 
-  private String ranHot(Event.RanHot e) {
+  private String stretch(RanHot e) {
     String since = "above " + fmt.degrees(e.ceilingC()) + " from " + fmt.moment(e.from());
     return e.to() == null
         ? since
@@ -206,7 +333,7 @@ final class EntryWords {
   }
 
   /** A reason in words. */
-  static String reason(Event.Reason reason) {
+  static String reason(Ending reason) {
     return switch (reason) {
       case USED_UP -> "used up";
       case RANCID -> "rancid";
@@ -224,7 +351,7 @@ final class EntryWords {
     return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
-  private String charged(Event.Charged e) {
+  private String charge(Charged e) {
     String herbs =
         e.herbs().stream()
             .map(
@@ -243,7 +370,7 @@ final class EntryWords {
             .collect(Collectors.joining(" and "));
     String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
     String clean = e.cleanAndDry() ? "; jar and herb clean and bone-dry" : "";
-    Event.SpiritIn spirit = e.manner().spirit();
+    SpiritIn spirit = e.manner().spirit();
     String dampened =
         spirit == null
             ? ""
@@ -264,7 +391,7 @@ final class EntryWords {
         + clean;
   }
 
-  private static String looked(Event.Looked e) {
+  private static String sights(Looked e) {
     List<String> seen = new ArrayList<>();
     add(seen, e.covered(), "covered", "not covered");
     add(seen, e.floating(), "floating", "not floating");
@@ -288,16 +415,16 @@ final class EntryWords {
     }
   }
 
-  private static String smelled(Event.Smelled e) {
+  private static String smells(Smelled e) {
     List<String> smelled = new ArrayList<>();
     if (e.scent() != null) {
       smelled.add(
-          e.scent() == Event.Scent.NONE
+          e.scent() == Scent.NONE
               ? "no scent of the herb"
               : name(e.scent()) + " scent of the herb");
     }
     if (e.off() != null) {
-      smelled.add(e.off() == Event.OffSmell.NONE ? "nothing off" : name(e.off()));
+      smelled.add(e.off() == OffSmell.NONE ? "nothing off" : name(e.off()));
     }
     return String.join(", ", smelled);
   }

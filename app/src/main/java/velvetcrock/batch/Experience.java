@@ -7,8 +7,8 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CatchUp;
@@ -21,7 +21,7 @@ public class Experience {
   private final RetentionLessonRepository lessons;
   private final BatchRepository batches;
   private final Catalogues catalogues;
-  private final EventKinds kinds;
+  private final BatchStates states;
   private final EntityManager entities;
   private final CatchUp catchUp;
 
@@ -29,13 +29,13 @@ public class Experience {
       RetentionLessonRepository lessons,
       BatchRepository batches,
       Catalogues catalogues,
-      EventKinds kinds,
+      BatchStates states,
       EntityManager entities,
       CatchUp catchUp) {
     this.lessons = lessons;
     this.batches = batches;
     this.catalogues = catalogues;
-    this.kinds = kinds;
+    this.states = states;
     this.entities = entities;
     this.catchUp = catchUp;
   }
@@ -61,6 +61,6 @@ public class Experience {
     catchUp.each(
         "select household_id, id from batch b where status in ('STRAINED', 'BOTTLED', 'FINISHED')"
             + " and not exists (select 1 from retention_lesson l where l.batch_id = b.id)",
-        id -> batches.findById(id).ifPresent(b -> learn(b.id(), kinds.state(b.state()))));
+        id -> batches.findById(id).ifPresent(b -> learn(b.id(), states.of(b))));
   }
 }

@@ -1,7 +1,7 @@
 package velvetcrock.batch;
 
 import java.time.Instant;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 
 /** Whoever keeps a batch's course of temperature at hand, so that no page reads it anew. */
 public interface HeatWatch {

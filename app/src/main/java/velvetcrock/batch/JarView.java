@@ -3,14 +3,14 @@ package velvetcrock.batch;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.Collectors;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.Levels;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.heat.HeatGoal;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BatchState.Status;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
@@ -172,7 +172,7 @@ public record JarView(
     Levels levels = charge.levels().orElseThrow();
     boolean strained = state.strained() != null;
     boolean floats = Boolean.TRUE.equals(state.seen().floating());
-    Event.HerbIn first = state.charge().herbs().get(0);
+    HerbIn first = state.charge().herbs().get(0);
     Herb herb = catalogue.herb(first.herb());
     Carrier carrier = catalogue.carrier(state.charge().carriers().get(0).carrier());
     boolean vents =

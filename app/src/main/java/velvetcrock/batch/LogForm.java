@@ -8,9 +8,36 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Capped;
+import velvetcrock.core.batch.DampChecked;
+import velvetcrock.core.batch.Decanted;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.LookedBack;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.Moved;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilPoured;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.StoodClear;
+import velvetcrock.core.batch.TakenOffHeat;
+import velvetcrock.core.batch.ThrownOut;
+import velvetcrock.core.batch.ToppedUp;
+import velvetcrock.core.batch.Transferred;
+import velvetcrock.core.batch.Turned;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
@@ -69,46 +96,46 @@ record LogForm(
    * @param vessel finds a vessel by its key
    * @throws Refused at the field that cannot be read
    */
-  Event event(
+  BatchEvent event(
       Kitchen kitchen,
       CarrierBlend carriers,
       String carrierKey,
-      Function<String, Event.Stand> stand,
+      Function<String, Stand> stand,
       Function<String, Jar> vessel) {
     return switch (Typed.text(kind)) {
-      case "shaken" -> new Event.Shaken();
-      case "turned" -> new Event.Turned();
-      case "all-well" -> new Event.AllWell();
-      case "capped" -> new Event.Capped();
-      case "bath-topped-up" -> new Event.BathToppedUp();
-      case "taken-off-heat" -> new Event.TakenOffHeat();
+      case "shaken" -> new Shaken();
+      case "turned" -> new Turned();
+      case "all-well" -> new AllWell();
+      case "capped" -> new Capped();
+      case "bath-topped-up" -> new BathToppedUp();
+      case "taken-off-heat" -> new TakenOffHeat();
       case "looked" -> looked();
       case "smelled" -> smelled();
       case "topped-up" -> {
         double ml = amount(kitchen, carriers);
-        yield new Event.ToppedUp(ml, carrierKey, Typed.text(amount));
+        yield new ToppedUp(ml, carrierKey, Typed.text(amount));
       }
-      case "damp-even" -> new Event.DampChecked(true);
-      case "damp-checked" -> new Event.DampChecked(damp());
+      case "damp-even" -> new DampChecked(true);
+      case "damp-checked" -> new DampChecked(damp());
       case "oil-poured" ->
-          new Event.OilPoured(
+          new OilPoured(
               amount(kitchen, carriers),
               Typed.text(amount),
               Typed.text(gross).isEmpty() ? null : grossG(kitchen));
-      case "pot-weighed" -> new Event.PotWeighed(grossG(kitchen), Typed.text(gross));
-      case "marc-weighed" -> new Event.MarcWeighed(grossG(kitchen), Typed.text(gross));
+      case "pot-weighed" -> new PotWeighed(grossG(kitchen), Typed.text(gross));
+      case "marc-weighed" -> new MarcWeighed(grossG(kitchen), Typed.text(gross));
       case "decanted" ->
-          new Event.Decanted(
-              Typed.named(Event.Leaving.class, what, "what"),
+          new Decanted(
+              Typed.named(Leaving.class, what, "what"),
               grossG(kitchen),
               Typed.text(gross),
               Typed.text(amount).isEmpty() ? null : amount(kitchen, carriers));
-      case "stood-clear" -> new Event.StoodClear();
-      case "looked-back" -> new Event.LookedBack(words(well, "well"), words(next, "next"));
-      case "transferred" -> new Event.Transferred(Event.JarIn.of(vessel.apply(Typed.text(jar))));
-      case "moved" -> new Event.Moved(stand.apply(Typed.text(place)));
-      case "note" -> new Event.Noted(note());
-      case "thrown-out" -> new Event.ThrownOut(Typed.named(Event.Reason.class, reason, "reason"));
+      case "stood-clear" -> new StoodClear();
+      case "looked-back" -> new LookedBack(words(well, "well"), words(next, "next"));
+      case "transferred" -> new Transferred(JarIn.of(vessel.apply(Typed.text(jar))));
+      case "moved" -> new Moved(stand.apply(Typed.text(place)));
+      case "note" -> new Noted(note());
+      case "thrown-out" -> new ThrownOut(Typed.named(Ending.class, reason, "reason"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
   }
@@ -130,14 +157,12 @@ record LogForm(
     }
   }
 
-  private Event looked() {
-    Event.Looked looked =
-        new Event.Looked(
+  private BatchEvent looked() {
+    Looked looked =
+        new Looked(
             yesNo(covered),
             yesNo(floating),
-            Typed.text(bubbles).isEmpty()
-                ? null
-                : Typed.named(Event.Bubbles.class, bubbles, "bubbles"),
+            Typed.text(bubbles).isEmpty() ? null : Typed.named(Bubbles.class, bubbles, "bubbles"),
             yesNo(mould),
             yesNo(translucent),
             yesNo(crisp));
@@ -147,11 +172,11 @@ record LogForm(
     return looked;
   }
 
-  private Event smelled() {
-    Event.Smelled smelled =
-        new Event.Smelled(
-            Typed.text(scent).isEmpty() ? null : Typed.named(Event.Scent.class, scent, "scent"),
-            Typed.text(off).isEmpty() ? null : Typed.named(Event.OffSmell.class, off, "off"));
+  private BatchEvent smelled() {
+    Smelled smelled =
+        new Smelled(
+            Typed.text(scent).isEmpty() ? null : Typed.named(Scent.class, scent, "scent"),
+            Typed.text(off).isEmpty() ? null : Typed.named(OffSmell.class, off, "off"));
     if (smelled.scent() == null && smelled.off() == null) {
       throw new Refused("scent", "Say what you smelled.");
     }

@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import java.time.Instant;
+import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.log.Entry;
 
 /**
@@ -9,4 +10,4 @@ import velvetcrock.core.log.Entry;
  * @param replaced whether a later entry takes it out of the state
  */
 public record LoggedEntry(
-    Entry entry, String kind, String by, Instant writtenAt, boolean replaced) {}
+    Entry<BatchEvent> entry, String kind, String by, Instant writtenAt, boolean replaced) {}

@@ -3,7 +3,7 @@ package velvetcrock.batch;
 import java.util.List;
 import java.util.Objects;
 import velvetcrock.batch.BatchView.Next;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Task;
 import velvetcrock.web.Formats;

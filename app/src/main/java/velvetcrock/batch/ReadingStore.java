@@ -21,7 +21,7 @@ import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
 import velvetcrock.core.heat.Series;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 
 /**
  * Temperatures of a batch. Rows carry no household: callers pass only ids of batches that they

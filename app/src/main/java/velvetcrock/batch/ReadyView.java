@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Observations;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.extraction.Pull;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
-import velvetcrock.core.log.Observations;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.plan.Readiness;
 import velvetcrock.core.plan.Readiness.Aspect;
 import velvetcrock.core.plan.Readiness.Says;
@@ -179,7 +179,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
     }
     return Boolean.TRUE.equals(seen.crisp())
         ? "gone crisp"
-        : seen.bubbles() == Event.Bubbles.FEW ? "bubbles still rise" : "as it went in";
+        : seen.bubbles() == Bubbles.FEW ? "bubbles still rise" : "as it went in";
   }
 
   private static String smell(Observations seen) {

@@ -3,8 +3,8 @@ package velvetcrock.batch;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.BatchState.Status;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.BatchState.Status;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.web.Formats;
 

@@ -12,10 +12,16 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Straining;
 import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.yield.Expression;
@@ -77,19 +83,18 @@ class StrainService {
         "The best-before of the bottle hangs on the oil’s own: give its date, or when it was opened.");
     problems.refuseIfAny();
 
-    Event.Strained event =
-        new Event.Strained(
+    Strained event =
+        new Strained(
             oilMl,
             Typed.text(form.amount()),
             expression,
             reckoning.yield(expression).rangeMl(),
-            new Event.Straining(
-                form.second() != null, form.fine() != null, form.settles() != null));
+            new Straining(form.second() != null, form.fine() != null, form.settles() != null));
     Instant at = on == null ? null : moment(on, house);
     String key = Optional.ofNullable(form.key()).orElse("");
     Written written = batches.append(batch.code(), event, at, null, key);
     if (marcG != null) {
-      Event marc = new Event.MarcWeighed(marcG, Typed.text(form.marc()));
+      BatchEvent marc = new MarcWeighed(marcG, Typed.text(form.marc()));
       batches.append(batch.code(), marc, at, null, key + ":marc");
     }
     if (!dated) {
@@ -120,7 +125,7 @@ class StrainService {
         form.clean() != null,
         "clean",
         "Tick this once the bottles are clean and dry: a drop of water spoils the oil.");
-    List<Event.BottleIn> bottles = new ArrayList<>();
+    List<BottleIn> bottles = new ArrayList<>();
     for (int row = 0; row < MOST_BOTTLES; row++) {
       String typed = form.amountAt(row);
       if (typed.isEmpty()) {
@@ -152,7 +157,7 @@ class StrainService {
                     "glass", () -> Typed.named(Store.Glass.class, form.glassAt(at), "glass"));
         if (stands != null && in != null) {
           bottles.add(
-              new Event.BottleIn(letter, ml, sizeMl, stands, in, antioxidant, form.cold() != null));
+              new BottleIn(letter, ml, sizeMl, stands, in, antioxidant, form.cold() != null));
         }
       }
     }
@@ -162,11 +167,7 @@ class StrainService {
         "Say what goes into the bottle, such as 100 ml.");
     problems.refuseIfAny();
     return batches.append(
-        batch.code(),
-        new Event.Bottled(bottles),
-        null,
-        null,
-        Optional.ofNullable(form.key()).orElse(""));
+        batch.code(), new Bottled(bottles), null, null, Optional.ofNullable(form.key()).orElse(""));
   }
 
   private static double grams(String typed, Household house) {
@@ -177,12 +178,12 @@ class StrainService {
     return measure.amount().middle();
   }
 
-  private static List<Event.OilIn> withDates(
+  private static List<OilIn> withDates(
       BatchRecord batch, @Nullable LocalDate bestBefore, @Nullable LocalDate opened) {
     return batch.state().charge().carriers().stream()
         .map(
             c ->
-                new Event.OilIn(
+                new OilIn(
                     c.carrier(),
                     c.share(),
                     c.bestBefore() == null ? bestBefore : c.bestBefore(),

@@ -1,6 +1,6 @@
 package velvetcrock.batch;
 
-import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.plan.StrainStep;
 import velvetcrock.web.Formats;

@@ -12,9 +12,15 @@ import velvetcrock.batch.Written;
 import velvetcrock.bench.Wish.InOil;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.InTrial;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.drawer.LotDetails;
-import velvetcrock.core.log.Event;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.plans.Planned;
 import velvetcrock.plans.Plans;
@@ -57,13 +63,13 @@ class Charging {
    */
   @Transactional
   public List<Written> charge(
-      Plan plan, ChargeForm form, LocalDate today, Event.@Nullable InTrial trial) {
+      Plan plan, ChargeForm form, LocalDate today, @Nullable InTrial trial) {
     Said said = said(plan, form, today);
     String key = Optional.ofNullable(form.key()).orElse("");
     Optional<Planned> planned = Optional.ofNullable(form.plan()).flatMap(plans::openOne);
     List<Written> written = new ArrayList<>();
     for (int i = 0; i < plan.filled().size(); i++) {
-      Event.Charged event = event(plan, plan.filled().get(i), said, trial);
+      Charged event = event(plan, plan.filled().get(i), said, trial);
       String code = i == 0 ? planned.map(Planned::code).orElse(null) : null;
       written.add(batches.charge(event, i == 0 ? key : key + "/" + i, code));
     }
@@ -100,16 +106,15 @@ class Charging {
     return new Said(on, bestBefore, opened, read);
   }
 
-  private static Event.Charged event(
-      Plan plan, Plan.Filled fill, Said said, Event.@Nullable InTrial trial) {
+  private static Charged event(Plan plan, Plan.Filled fill, Said said, @Nullable InTrial trial) {
     Wish wish = plan.wish();
-    return new Event.Charged(
+    return new Charged(
         wish.method(),
         wish.herbs().stream().map(h -> herb(h, fill.share())).toList(),
         wish.oils().stream().map(o -> oil(o, said)).toList(),
         fill.pouredMl(),
         "",
-        Event.JarIn.of(fill.jar()),
+        JarIn.of(fill.jar()),
         wish.coverMm(),
         wish.use(),
         wish.place().stand(),
@@ -117,7 +122,7 @@ class Charging {
         0,
         false,
         true,
-        new Event.Manner(
+        new Manner(
             wish.blended(),
             spirit(plan, fill.share()),
             wish.again().isEmpty() ? null : wish.again(),
@@ -125,8 +130,8 @@ class Charging {
             trial));
   }
 
-  private static Event.HerbIn herb(Wish.InHerb herb, double share) {
-    return new Event.HerbIn(
+  private static HerbIn herb(Wish.InHerb herb, double share) {
+    return new HerbIn(
         herb.portion().herb().key(),
         herb.portion().part(),
         herb.portion().cut(),
@@ -138,14 +143,14 @@ class Charging {
   }
 
   /** An oil with its lot's dates; a lot that was closed is opened now. */
-  private static Event.OilIn oil(InOil oil, Said said) {
+  private static OilIn oil(InOil oil, Said said) {
     Optional<LotRecord> lot = oil.lot();
     if (lot.isEmpty()) {
-      return new Event.OilIn(
+      return new OilIn(
           oil.carrier().key(), oil.share(), said.bestBefore(), said.opened(), null, null);
     }
     LotDetails details = lot.get().lot().details();
-    return new Event.OilIn(
+    return new OilIn(
         oil.carrier().key(),
         oil.share(),
         details.bestBefore(),
@@ -154,13 +159,13 @@ class Charging {
         lot.get().id());
   }
 
-  private static Event.@Nullable SpiritIn spirit(Plan plan, double share) {
+  private static @Nullable SpiritIn spirit(Plan plan, double share) {
     Wish.InSpirit spirit = plan.wish().spirit().orElse(null);
     if (spirit == null) {
       return null;
     }
     double massG = plan.spirit().orElseThrow().spiritMassG() * share / plan.share();
-    return new Event.SpiritIn(
+    return new SpiritIn(
         spirit.abvPercent(), massG, "", spirit.lot().map(LotRecord::id).orElse(null));
   }
 

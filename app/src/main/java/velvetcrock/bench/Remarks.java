@@ -10,11 +10,14 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.LoggedEntry;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.Formats;
@@ -47,7 +50,7 @@ record Remarks(
 
   /** The sentence of a batch, to be changed. */
   static BenchForm form(BatchState state, List<Place> places) {
-    Event.Charged charge = state.charge();
+    Charged charge = state.charge();
     boolean alone = charge.herbs().size() == 1;
     String grams = plain(charge.herbMassG().middle()) + " g";
     String place =
@@ -58,7 +61,7 @@ record Remarks(
             .orElse(places.get(0).id().toString());
     boolean byPlace =
         charge.method().name().equals("COLD") || charge.method().name().equals("SOLAR");
-    Event.SpiritIn spirit = charge.manner().spirit();
+    SpiritIn spirit = charge.manner().spirit();
     return new BenchForm(
         grams,
         charge.herbs().stream()
@@ -102,7 +105,7 @@ record Remarks(
 
   private static List<String> outcome(BatchState state, Formats fmt) {
     List<String> lines = new ArrayList<>();
-    Event.Strained strained = state.strained();
+    Strained strained = state.strained();
     if (strained != null) {
       lines.add(
           fmt.ml(strained.oilMl())
@@ -136,7 +139,7 @@ record Remarks(
   private static List<String> notes(List<LoggedEntry> log) {
     List<String> notes = new ArrayList<>();
     for (int i = log.size() - 1; i >= 0 && notes.size() < MOST_NOTES; i--) {
-      if (log.get(i).entry().event() instanceof Event.Noted note && !log.get(i).replaced()) {
+      if (log.get(i).entry().event() instanceof Noted note && !log.get(i).replaced()) {
         notes.add(note.text());
       }
     }
@@ -144,7 +147,7 @@ record Remarks(
   }
 
   private static List<String> changed(BatchState was, Plan plan, Catalogue catalogue, Formats fmt) {
-    Event.Charged charge = was.charge();
+    Charged charge = was.charge();
     Wish wish = plan.wish();
     Set<String> changed = new LinkedHashSet<>();
     compare(
@@ -177,7 +180,7 @@ record Remarks(
     }
   }
 
-  private static String cuts(Event.Charged charge) {
+  private static String cuts(Charged charge) {
     return charge.herbs().stream()
         .map(h -> word(h.state()) + " " + word(h.cut()))
         .distinct()
@@ -191,7 +194,7 @@ record Remarks(
         .collect(Collectors.joining(", "));
   }
 
-  private static String oils(Event.Charged charge, Catalogue catalogue) {
+  private static String oils(Charged charge, Catalogue catalogue) {
     return new CarrierBlend(
             charge.carriers().stream()
                 .map(c -> new CarrierBlend.Share(catalogue.carrier(c.carrier()), c.share()))

@@ -13,8 +13,8 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.bench.SplitForm.Variant;
 import velvetcrock.bench.WishReader.Bench;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.InTrial;
 import velvetcrock.core.caution.Caution;
-import velvetcrock.core.log.Event;
 import velvetcrock.trial.Differs;
 import velvetcrock.trial.Trials;
 
@@ -66,7 +66,7 @@ class Splitting {
                       plan,
                       said.under(key + "/trial/" + i),
                       today,
-                      new Event.InTrial(id, variant.words(), variant.aimDays()))
+                      new InTrial(id, variant.words(), variant.aimDays()))
                   .get(0)
                   .code(),
               variant.words()));

@@ -18,11 +18,14 @@ import velvetcrock.batch.Written;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -72,7 +75,7 @@ class TakeOnController {
     }
   }
 
-  private Event.Charged event(TakeOnForm form) {
+  private Charged event(TakeOnForm form) {
     Household house = households.current();
     LocalDate today = households.today(house);
     Problems problems = new Problems();
@@ -99,10 +102,10 @@ class TakeOnController {
             : problems.attempt(
                 "oil", () -> oilMl(form, Objects.requireNonNull(carrier), herbG, vessel, house));
     problems.refuseIfAny();
-    return new Event.Charged(
+    return new Charged(
         place.method(),
         List.of(
-            new Event.HerbIn(
+            new HerbIn(
                 known.key(),
                 known.bestPart(),
                 cut,
@@ -110,10 +113,10 @@ class TakeOnController {
                 herbG,
                 known.waterFraction(HerbState.DRIED),
                 Typed.text(form.amount()))),
-        List.of(new Event.OilIn(carrier.key(), 1, bestBefore, opened, null)),
+        List.of(new OilIn(carrier.key(), 1, bestBefore, opened, null)),
         oilMl,
         Typed.text(form.oil()),
-        Event.JarIn.of(vessel),
+        JarIn.of(vessel),
         ChargeOrder.USUAL_COVER_MM,
         Use.SKIN,
         place.stand(),

@@ -15,30 +15,30 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.melt.PotState;
 import velvetcrock.core.plan.Ahead;
 import velvetcrock.core.plan.Round;
 import velvetcrock.core.plan.Task;
+import velvetcrock.core.product.ProductState;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.plans.Planned;
 import velvetcrock.plans.Plans;
-import velvetcrock.pots.PotRecord;
-import velvetcrock.pots.PotWords;
-import velvetcrock.pots.Pots;
+import velvetcrock.products.ProductRecord;
+import velvetcrock.products.ProductWords;
+import velvetcrock.products.Products;
 import velvetcrock.web.Formats;
 import velvetcrock.web.KeepingWords;
 
-/** What the household's jars, bottles, pots and plans will want, as happenings. */
+/** What the household's jars, bottles, products and plans will want, as happenings. */
 @Component
 class Happenings {
   private static final int MOST_BOTTLES = 1000;
-  private static final int MOST_POTS = 500;
+  private static final int MOST_PRODUCTS = 500;
   private static final int LOOK_MINUTES = 5;
   private static final int POUR_MINUTES = 15;
   private static final int CHARGE_MINUTES = 20;
@@ -50,7 +50,7 @@ class Happenings {
   private final Batches batches;
   private final BottleBook book;
   private final Plans plans;
-  private final Pots pots;
+  private final Products products;
   private final Households households;
   private final Catalogues catalogues;
 
@@ -58,13 +58,13 @@ class Happenings {
       Batches batches,
       BottleBook book,
       Plans plans,
-      Pots pots,
+      Products products,
       Households households,
       Catalogues catalogues) {
     this.batches = batches;
     this.book = book;
     this.plans = plans;
-    this.pots = pots;
+    this.products = products;
     this.households = households;
     this.catalogues = catalogues;
   }
@@ -76,8 +76,8 @@ class Happenings {
     return Stream.of(
             batches.standing().stream().flatMap(b -> of(b, house, fmt).stream()),
             bottles().stream(),
-            pots.standing(MOST_POTS).stream()
-                .filter(p -> p.state().status() == PotState.Status.POURED)
+            products.standing(MOST_PRODUCTS).stream()
+                .filter(p -> p.state().status() == ProductState.Status.POURED)
                 .map(p -> useBy(p, fmt)),
             plans.open().stream().map(p -> planned(p, house.zone(), fmt)))
         .flatMap(all -> all)
@@ -115,13 +115,13 @@ class Happenings {
         Period.ofDays(-Round.SMELL_BEFORE_DAYS));
   }
 
-  private Happening useBy(PotRecord pot, Formats fmt) {
-    String name = new PotWords(catalogue(), fmt).name(pot.state());
+  private Happening useBy(ProductRecord product, Formats fmt) {
+    String name = new ProductWords(catalogue(), fmt).name(product.state());
     return new Happening(
-        pot.id() + "-tins",
-        "Use by today: " + pot.code() + " " + name,
-        pot.state().tins().stream().filter(PotState.Tin::there).count() + " still here.",
-        new Happening.Days(pot.bestBefore(), pot.bestBefore()),
+        product.id() + "-tins",
+        "Use by today: " + product.code() + " " + name,
+        product.state().tins().stream().filter(ProductState.Tin::there).count() + " still here.",
+        new Happening.Days(product.bestBefore(), product.bestBefore()),
         Period.ofDays(-Round.SMELL_BEFORE_DAYS));
   }
 

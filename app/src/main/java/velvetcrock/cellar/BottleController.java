@@ -19,15 +19,22 @@ import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BottleChecked;
+import velvetcrock.core.batch.BottleEvent;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.BottleOpened;
+import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.BottleStood;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchReckoning.KeepingRange;
-import velvetcrock.core.log.BottleEvent;
-import velvetcrock.core.log.BottleState;
-import velvetcrock.core.log.Event;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -93,7 +100,7 @@ class BottleController {
           Written written =
               batches.append(
                   code,
-                  new Event.Drawn(normal(letter), ml, Typed.text(form.amount()), what),
+                  new Drawn(normal(letter), ml, Typed.text(form.amount()), what),
                   null,
                   null,
                   key(form));
@@ -144,9 +151,8 @@ class BottleController {
         model,
         response,
         batch -> {
-          Event event =
-              new Event.BottleGone(
-                  normal(letter), Typed.named(Event.Reason.class, form.reason(), "reason"));
+          BatchEvent event =
+              new BottleGone(normal(letter), Typed.named(Ending.class, form.reason(), "reason"));
           Written written = batches.append(code, event, null, null, key(form));
           flash.addFlashAttribute(
               "notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
@@ -179,15 +185,15 @@ class BottleController {
 
   private BottleEvent event(BottleForm form, String letter, BatchRecord batch) {
     return switch (Typed.text(form.kind())) {
-      case "opened" -> new BottleEvent.Opened(normal(letter));
+      case "opened" -> new BottleOpened(normal(letter));
       case "checked" ->
-          new BottleEvent.Checked(
+          new BottleChecked(
               normal(letter),
-              Typed.named(Event.OffSmell.class, form.off(), "off"),
+              Typed.named(OffSmell.class, form.off(), "off"),
               form.cloudy() != null,
               form.fizzing() != null);
       case "stood" ->
-          new BottleEvent.Stood(
+          new BottleStood(
               normal(letter),
               Typed.named(Store.Place.class, form.place(), "place"),
               Typed.named(Store.Glass.class, form.glass(), "glass"),

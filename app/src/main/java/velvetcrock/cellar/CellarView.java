@@ -18,11 +18,11 @@ import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.batch.DatedOil;
 import velvetcrock.batch.Hoard;
+import velvetcrock.core.batch.Charged;
 import velvetcrock.core.colour.ColourStory;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.plan.Enough;
@@ -310,7 +310,7 @@ record CellarView(
   }
 
   static BottleDrawing drawing(BottleRecord record, Catalogue catalogue, Formats fmt) {
-    Event.Charged charge = record.batch().state().charge();
+    Charged charge = record.batch().state().charge();
     Herb herb = catalogue.herb(charge.herbs().get(0).herb());
     String carrier = catalogue.carrier(charge.carriers().get(0).carrier()).tint();
     double size = record.bottle().sizeMl();

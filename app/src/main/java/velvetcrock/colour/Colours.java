@@ -13,8 +13,8 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.colour.Rgb;
-import velvetcrock.core.log.Event;
 import velvetcrock.web.NotFound;
 
 /** Colours and pictures from what was picked, sent and tapped to entries in the log. */
@@ -99,6 +99,6 @@ class Colours {
       @Nullable UUID photo,
       @Nullable Instant at,
       String key) {
-    return batches.append(batch.code(), new Event.Coloured(colour, plain, photo), at, null, key);
+    return batches.append(batch.code(), new Coloured(colour, plain, photo), at, null, key);
   }
 }

@@ -14,16 +14,30 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.FeltByHand;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.charge.ChargeOrder;
-import velvetcrock.core.drawer.DryingEvent;
+import velvetcrock.core.drawer.DryingBegun;
+import velvetcrock.core.drawer.LoadWeighed;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
-import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotPicked;
+import velvetcrock.core.drawer.Snap;
+import velvetcrock.core.drawer.Snapped;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -207,7 +221,7 @@ class DemoDrawer {
   }
 
   private void pick(UUID lot, double grams, LocalDate on) {
-    drawer.append(lot, new LotEvent.Picked(grams, Math.round(grams) + " g", on), null, null, key());
+    drawer.append(lot, new LotPicked(grams, Math.round(grams) + " g", on), null, null, key());
   }
 
   /** A bunch about half dry, a rack spread yesterday, and a bunch that crumbles. */
@@ -215,7 +229,7 @@ class DemoDrawer {
     load(cottage, "meadowsweet", Way.BUNCH, 420, 8, Map.of(5, 240, 2, 158));
     load(cottage, "self-heal", Way.RACK, 180, 1, Map.of());
     UUID crisp = load(cottage, "mugwort", Way.BUNCH, 310, 23, Map.of(17, 190, 8, 103, 1, 86));
-    dryings.append(crisp, new DryingEvent.Snapped(DryingEvent.Snap.CRUMBLES), null, null, key());
+    dryings.append(crisp, new Snapped(Snap.CRUMBLES), null, null, key());
   }
 
   private UUID load(
@@ -228,7 +242,7 @@ class DemoDrawer {
     Herb herb = catalogue.herb(herbKey);
     UUID load =
         dryings.begin(
-            new DryingEvent.Begun(
+            new DryingBegun(
                 herbKey,
                 herb.bestPart(),
                 Cut.CUT,
@@ -246,8 +260,7 @@ class DemoDrawer {
             ago ->
                 dryings.append(
                     load,
-                    new DryingEvent.Weighed(
-                        gramsByDaysAgo.get(ago), gramsByDaysAgo.get(ago) + " g"),
+                    new LoadWeighed(gramsByDaysAgo.get(ago), gramsByDaysAgo.get(ago) + " g"),
                     noon(cottage, ago),
                     null,
                     key()));
@@ -257,7 +270,7 @@ class DemoDrawer {
   private void blend(Household cottage, LocalDate today, List<UUID> herbs, List<UUID> oils) {
     List<String> keys = List.of("yarrow", "self-heal", "violet-leaf");
     List<Double> grams = List.of(30.0, 20.0, 10.0);
-    List<Event.HerbIn> in =
+    List<HerbIn> in =
         IntStream.range(0, keys.size())
             .mapToObj(
                 i -> herbIn(keys.get(i), Cut.CUT, HerbState.DRIED, grams.get(i), herbs.get(i)))
@@ -268,9 +281,9 @@ class DemoDrawer {
             Method.COLD,
             in,
             List.of(
-                new Event.OilIn(
+                new OilIn(
                     "rapeseed", 2, today.plusMonths(9), today.minusMonths(1), null, oils.get(0)),
-                new Event.OilIn(
+                new OilIn(
                     "sunflower-high-oleic",
                     1,
                     today.plusMonths(14),
@@ -278,12 +291,12 @@ class DemoDrawer {
                     null,
                     oils.get(1))),
             690,
-            Event.JarIn.of(catalogue.jar("jar-1000")),
+            JarIn.of(catalogue.jar("jar-1000")),
             "Dark cupboard",
             today.minusDays(5),
-            Event.Manner.PLAIN);
+            Manner.PLAIN);
     for (int ago = 4; ago >= 1; ago--) {
-      batches.append(code, new Event.AllWell(), noon(cottage, ago), null, key());
+      batches.append(code, new AllWell(), noon(cottage, ago), null, key());
     }
   }
 
@@ -293,14 +306,12 @@ class DemoDrawer {
         cottage,
         Method.SPIRIT,
         List.of(herbIn("bog-myrtle", Cut.GROUND, HerbState.DRIED, 60, myrtle)),
-        List.of(
-            new Event.OilIn("rapeseed", 1, today.plusMonths(9), today.minusMonths(1), null, oil)),
+        List.of(new OilIn("rapeseed", 1, today.plusMonths(9), today.minusMonths(1), null, oil)),
         330,
-        Event.JarIn.of(catalogue.jar("jar-500")),
+        JarIn.of(catalogue.jar("jar-500")),
         "Counter",
         today.minusDays(1),
-        new Event.Manner(
-            false, new Event.SpiritIn(96, 30, "30 g", spirit), null, List.of("spirit-fire")));
+        new Manner(false, new SpiritIn(96, 30, "30 g", spirit), null, List.of("spirit-fire")));
   }
 
   /** Fresh violet leaf that loses its water in the crock, weighed as it goes. */
@@ -315,28 +326,28 @@ class DemoDrawer {
             Method.CROCK,
             List.of(herbIn("violet-leaf", Cut.CUT, HerbState.FRESH, 160, null)),
             List.of(
-                new Event.OilIn(
+                new OilIn(
                     "sunflower-high-oleic", 1, today.plusMonths(14), today.minusDays(5), null)),
             900,
-            Event.JarIn.of(vessel),
+            JarIn.of(vessel),
             "Stove",
             today.minusDays(1),
-            new Event.Manner(false, null, null, List.of("free-water")));
+            new Manner(false, null, null, List.of("free-water")));
     Instant begun = noon(cottage, 1);
     Instant on = begun.plus(Duration.ofMinutes(5));
     if (on.isBefore(clock.instant())) {
       batches.append(
           code,
-          new Event.PutOnHeat(
-              new Event.Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
-              new Event.Knob("warm", 66.0, 2.5),
+          new PutOnHeat(
+              new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
+              new Knob("warm", 66.0, 2.5),
               null),
           on,
           null,
           key());
       batches.append(
           code,
-          new Event.FeltByHand(Assumed.HandTest.TOO_HOT_TO_HOLD),
+          new FeltByHand(Assumed.HandTest.TOO_HOT_TO_HOLD),
           begun.plus(Duration.ofHours(5)),
           null,
           key());
@@ -349,16 +360,15 @@ class DemoDrawer {
             e ->
                 batches.append(
                     code,
-                    new Event.PotWeighed(e.getValue(), e.getValue() + " g"),
+                    new PotWeighed(e.getValue(), e.getValue() + " g"),
                     e.getKey(),
                     null,
                     key()));
   }
 
-  private Event.HerbIn herbIn(
-      String key, Cut cut, HerbState state, double grams, @Nullable UUID lot) {
+  private HerbIn herbIn(String key, Cut cut, HerbState state, double grams, @Nullable UUID lot) {
     Herb herb = catalogue.herb(key);
-    return new Event.HerbIn(
+    return new HerbIn(
         key,
         herb.bestPart(),
         cut,
@@ -372,18 +382,18 @@ class DemoDrawer {
   private String charge(
       Household cottage,
       Method method,
-      List<Event.HerbIn> herbs,
-      List<Event.OilIn> oils,
+      List<HerbIn> herbs,
+      List<OilIn> oils,
       double oilMl,
-      Event.JarIn vessel,
+      JarIn vessel,
       String placeName,
       LocalDate on,
-      Event.Manner manner) {
+      Manner manner) {
     Map<String, Place> places =
         households.places().stream().collect(Collectors.toMap(Place::name, p -> p));
     return batches
         .charge(
-            new Event.Charged(
+            new Charged(
                 method,
                 herbs,
                 oils,

@@ -19,17 +19,38 @@ import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BottleChecked;
+import velvetcrock.core.batch.BottleGone;
+import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.BottleOpened;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Coloured;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.LookedBack;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.colour.Rgb;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BottleEvent;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -62,7 +83,7 @@ public class DemoHousehold implements ApplicationRunner {
   private final DemoStove stove;
   private final DemoTrial trial;
   private final DemoPlans plans;
-  private final DemoPots pots;
+  private final DemoProducts products;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final StandIns standIns;
@@ -78,7 +99,7 @@ public class DemoHousehold implements ApplicationRunner {
       DemoStove stove,
       DemoTrial trial,
       DemoPlans plans,
-      DemoPots pots,
+      DemoProducts products,
       CurrentHousehold current,
       TransactionTemplate transactions,
       StandIns standIns,
@@ -92,7 +113,7 @@ public class DemoHousehold implements ApplicationRunner {
     this.stove = stove;
     this.trial = trial;
     this.plans = plans;
-    this.pots = pots;
+    this.products = products;
     this.current = current;
     this.transactions = transactions;
     this.standIns = standIns;
@@ -142,7 +163,7 @@ public class DemoHousehold implements ApplicationRunner {
       drawer.furnish(cottage);
       stove.furnish(cottage);
       plans.decide(cottage);
-      pots.fill(cottage);
+      products.fill(cottage);
     }
     return empty;
   }
@@ -158,13 +179,13 @@ public class DemoHousehold implements ApplicationRunner {
 
     String heather =
         jar(cottage, "heather", Cut.CUT, 60, "sunflower-high-oleic", "jar-500", DARK, 3);
-    say(cottage, heather, 1, new Event.AllWell());
-    say(cottage, heather, 0, new Event.Looked(false, null, Event.Bubbles.FEW, false, null, null));
+    say(cottage, heather, 1, new AllWell());
+    say(cottage, heather, 0, new Looked(false, null, Bubbles.FEW, false, null, null));
 
     String myrtle = jar(cottage, "bog-myrtle", Cut.CUT, 95, "rapeseed", "jar-1000", DARK, 40);
     tend(cottage, myrtle, 40, 1);
-    say(cottage, myrtle, 1, new Event.Smelled(Event.Scent.STRONG, Event.OffSmell.NONE));
-    say(cottage, myrtle, 1, new Event.Looked(true, false, Event.Bubbles.NONE, false, true, null));
+    say(cottage, myrtle, 1, new Smelled(Scent.STRONG, OffSmell.NONE));
+    say(cottage, myrtle, 1, new Looked(true, false, Bubbles.NONE, false, true, null));
 
     coloured(
         cottage,
@@ -181,12 +202,12 @@ public class DemoHousehold implements ApplicationRunner {
     String violet =
         jar(cottage, "violet-leaf", Cut.CUT, 40, "sunflower-high-oleic", "jar-500", COUNTER, 61);
     tend(cottage, violet, 61, 4);
-    say(cottage, violet, 30, new Event.Noted("Smells of cucumber. For the wool spinners’ hands."));
+    say(cottage, violet, 30, new Noted("Smells of cucumber. For the wool spinners’ hands."));
 
     String selfHeal =
         jar(cottage, "self-heal", Cut.WHOLE, 28, "sunflower-high-oleic", "jar-370", COUNTER, 15);
     tend(cottage, selfHeal, 15, 4);
-    say(cottage, selfHeal, 0, new Event.Looked(false, true, null, true, null, null));
+    say(cottage, selfHeal, 0, new Looked(false, true, null, true, null, null));
 
     takenOn(cottage);
 
@@ -205,11 +226,7 @@ public class DemoHousehold implements ApplicationRunner {
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 16, "rapeseed", "jar-250", WINDOW, 6);
     tend(cottage, meadowsweet, 6, 1);
-    say(
-        cottage,
-        meadowsweet,
-        0,
-        new Event.Looked(true, true, Event.Bubbles.FEW, false, null, null));
+    say(cottage, meadowsweet, 0, new Looked(true, true, Bubbles.FEW, false, null, null));
   }
 
   private record Colour(int daysAgo, String hex) {}
@@ -217,7 +234,7 @@ public class DemoHousehold implements ApplicationRunner {
   /** Notes colours by eye. */
   private void coloured(Household cottage, String code, Colour... colours) {
     for (Colour seen : colours) {
-      say(cottage, code, seen.daysAgo(), new Event.Coloured(Rgb.of(seen.hex()), false, null));
+      say(cottage, code, seen.daysAgo(), new Coloured(Rgb.of(seen.hex()), false, null));
     }
   }
 
@@ -230,7 +247,7 @@ public class DemoHousehold implements ApplicationRunner {
             .times(0.66 * jar.brimMl());
     charge(
         cottage,
-        new Event.HerbIn(
+        new HerbIn(
             "elderflower", herb.bestPart(), Cut.CUT, HerbState.DRIED, herbG, Herb.WATER_DRIED, ""),
         "sunflower-high-oleic",
         new Range(
@@ -254,12 +271,12 @@ public class DemoHousehold implements ApplicationRunner {
             bottle("A", 250, Store.Place.COOL),
             bottle("B", 100, Store.Place.FRIDGE),
             bottle("C", 90, Store.Place.COOL)));
-    say(cottage, yarrow, 107, new Event.MarcWeighed(112, "112 g"));
+    say(cottage, yarrow, 107, new MarcWeighed(112, "112 g"));
     say(
         cottage,
         yarrow,
         106,
-        new Event.LookedBack(
+        new LookedBack(
             "Clear, deep gold after six weeks; nothing settled.",
             "Cut it finer: the stalks stayed pale inside."));
 
@@ -276,18 +293,18 @@ public class DemoHousehold implements ApplicationRunner {
         275,
         230,
         List.of(bottle("A", 120, Store.Place.WARM), bottle("B", 100, Store.Place.ROOM)));
-    say(cottage, heather, 89, new BottleEvent.Opened("A"));
+    say(cottage, heather, 89, new BottleOpened("A"));
     say(
         cottage,
         heather,
         40,
-        new Event.LookedBack("", "Keep it out of the window: it aged faster than it drew."));
+        new LookedBack("", "Keep it out of the window: it aged faster than it drew."));
 
     String mugwort = jar(cottage, "mugwort", Cut.CUT, 20, "hemp", "jar-370", DARK, 260);
     tend(cottage, mugwort, 260, 225);
     strain(cottage, mugwort, 224, 200, List.of(bottle("A", 200, Store.Place.ROOM)));
-    say(cottage, mugwort, 70, new BottleEvent.Checked("A", Event.OffSmell.RANCID, false, false));
-    say(cottage, mugwort, 70, new Event.BottleGone("A", Event.Reason.RANCID));
+    say(cottage, mugwort, 70, new BottleChecked("A", OffSmell.RANCID, false, false));
+    say(cottage, mugwort, 70, new BottleGone("A", Ending.RANCID));
 
     String meadowsweet = jar(cottage, "meadowsweet", Cut.CUT, 20, "hazelnut", "jar-370", DARK, 120);
     tend(cottage, meadowsweet, 120, 82);
@@ -299,13 +316,12 @@ public class DemoHousehold implements ApplicationRunner {
         List.of(bottle("A", 100, Store.Place.ROOM), bottle("B", 100, Store.Place.COOL)));
   }
 
-  private static Event.BottleIn bottle(String letter, double ml, Store.Place place) {
-    return new Event.BottleIn(
-        letter, ml, ml, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
+  private static BottleIn bottle(String letter, double ml, Store.Place place) {
+    return new BottleIn(letter, ml, ml, place, Store.Glass.AMBER, Store.Antioxidant.NONE, true);
   }
 
-  private static Event.BottleIn bottleOpen(String letter, double ml) {
-    return new Event.BottleIn(
+  private static BottleIn bottleOpen(String letter, double ml) {
+    return new BottleIn(
         letter, ml, ml, Store.Place.COOL, Store.Glass.CLEAR, Store.Antioxidant.VITAMIN_E, false);
   }
 
@@ -333,7 +349,7 @@ public class DemoHousehold implements ApplicationRunner {
     double oil = Math.min(most, new Charger(catalogue).defaultOilPerHerb(order) * grams);
     return charge(
         cottage,
-        new Event.HerbIn(
+        new HerbIn(
             herbKey,
             herb.bestPart(),
             cut,
@@ -351,7 +367,7 @@ public class DemoHousehold implements ApplicationRunner {
 
   private String charge(
       Household cottage,
-      Event.HerbIn herb,
+      HerbIn herb,
       String carrier,
       Range oilMl,
       Jar jar,
@@ -362,12 +378,12 @@ public class DemoHousehold implements ApplicationRunner {
         households.places().stream().collect(Collectors.toMap(Place::name, Function.identity()));
     Place place = places.get(placeName);
     LocalDate on = households.today(cottage).minusDays(daysAgo);
-    Event.Charged charged =
-        new Event.Charged(
+    Charged charged =
+        new Charged(
             place.method(),
             List.of(herb),
             List.of(
-                new Event.OilIn(
+                new OilIn(
                     carrier,
                     1,
                     on.plusMonths(catalogue.carrier(carrier).keepsMonths() - 1),
@@ -375,7 +391,7 @@ public class DemoHousehold implements ApplicationRunner {
                     null)),
             oilMl,
             "",
-            new Event.JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
+            new JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
             ChargeOrder.USUAL_COVER_MM,
             Use.SKIN,
             place.stand(),
@@ -390,34 +406,30 @@ public class DemoHousehold implements ApplicationRunner {
   private void tend(Household cottage, String code, int chargedDaysAgo, int untilDaysAgo) {
     for (int day = 1; chargedDaysAgo - day >= untilDaysAgo; day++) {
       if (day <= 7 || day % 7 == 0) {
-        say(cottage, code, chargedDaysAgo - day, new Event.AllWell());
+        say(cottage, code, chargedDaysAgo - day, new AllWell());
       }
       if (day == 2) {
         BatchRecord batch = batches.find(code);
         double ml = Math.floor(new BatchReckoning(catalogue, batch.state()).charge().topUpMl());
         String carrier = batch.state().charge().carriers().get(0).carrier();
-        say(
-            cottage,
-            code,
-            chargedDaysAgo - day,
-            new Event.ToppedUp(ml, carrier, Math.round(ml) + " ml"));
+        say(cottage, code, chargedDaysAgo - day, new ToppedUp(ml, carrier, Math.round(ml) + " ml"));
       }
     }
   }
 
   private void strain(
-      Household cottage, String code, int daysAgo, double ml, List<Event.BottleIn> bottles) {
+      Household cottage, String code, int daysAgo, double ml, List<BottleIn> bottles) {
     BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
     Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
     say(
         cottage,
         code,
         daysAgo,
-        new Event.Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, predicted));
-    say(cottage, code, daysAgo, new Event.Bottled(bottles));
+        new Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, predicted));
+    say(cottage, code, daysAgo, new Bottled(bottles));
   }
 
-  private void say(Household cottage, String code, int daysAgo, Event event) {
+  private void say(Household cottage, String code, int daysAgo, BatchEvent event) {
     Instant now = clock.instant();
     LocalDate day = households.today(cottage).minusDays(daysAgo);
     Instant morning = day.atTime(LocalTime.of(8, 10)).atZone(cottage.zone()).toInstant();

@@ -5,9 +5,9 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.School;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.plans.Plans;
@@ -40,16 +40,16 @@ class DemoPlans {
     LocalDate today = LocalDate.ofInstant(clock.instant(), cottage.zone());
     LocalDate gifts = today.plusDays(GIFTS_DAYS);
     LocalDate soon = today.plusDays(SOON_DAYS);
-    tins(12, PotKind.SALVE, "heather", "sunflower-high-oleic", gifts, Method.COLD, "ferry crew");
-    tins(6, PotKind.FIRM_BALM, "rosehip-shell", "jojoba", gifts, Method.SOLAR, "wool spinners");
-    tins(8, PotKind.SOFT_SALVE, "yarrow", "rapeseed", soon, Method.WARM, "weather station");
-    tins(4, PotKind.SALVE, "elderflower", "rapeseed", soon, Method.SIMMER, "harbour");
-    tins(5, PotKind.SALVE, "meadowsweet", "rapeseed", soon, Method.CROCK, "post boat");
+    tins(12, Firmness.SALVE, "heather", "sunflower-high-oleic", gifts, Method.COLD, "ferry crew");
+    tins(6, Firmness.FIRM_BALM, "rosehip-shell", "jojoba", gifts, Method.SOLAR, "wool spinners");
+    tins(8, Firmness.SOFT_SALVE, "yarrow", "rapeseed", soon, Method.WARM, "weather station");
+    tins(4, Firmness.SALVE, "elderflower", "rapeseed", soon, Method.SIMMER, "harbour");
+    tins(5, Firmness.SALVE, "meadowsweet", "rapeseed", soon, Method.CROCK, "post boat");
   }
 
   private void tins(
       int count,
-      PotKind kind,
+      Firmness kind,
       String herb,
       String carrier,
       LocalDate by,

@@ -15,6 +15,23 @@ import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.HeatAnswer;
+import velvetcrock.core.batch.HeatAnswered;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.TakenOffHeat;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
@@ -22,11 +39,10 @@ import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -86,11 +102,11 @@ class DemoStove {
     Instant now = clock.instant();
     Instant on = later(cottage, now, now.minus(Duration.ofMinutes(200)));
     String code = charge(cottage, Method.WARM, "yarrow", 45, "rapeseed", "jar-720", now);
-    Event.Bath bath = new Event.Bath("Preserving pan", 60, 20, 260, 60);
+    Bath bath = new Bath("Preserving pan", 60, 20, 260, 60);
     putOn(code, plate, "1", bath, on);
     int minutes = (int) Duration.between(on, now).toMinutes();
     watch(code, Appliance.ELECTRIC_PLATE, List.of(new Turn(0, "1")), on, minutes);
-    batches.append(code, new Event.BathToppedUp(), now.minus(Duration.ofMinutes(6)), null, key());
+    batches.append(code, new BathToppedUp(), now.minus(Duration.ofMinutes(6)), null, key());
   }
 
   /** Somebody set the crock to high, went to the pier, and came back to oil at 98 °C. */
@@ -110,7 +126,7 @@ class DemoStove {
               t ->
                   batches.append(
                       code,
-                      new Event.KnobTurned(new Event.Knob(t.setting(), null, null)),
+                      new KnobTurned(new Knob(t.setting(), null, null)),
                       on.plus(Duration.ofMinutes(t.minute())),
                       null,
                       key()));
@@ -129,7 +145,7 @@ class DemoStove {
               hot ->
                   batches.append(
                       batch.code(),
-                      new Event.HeatAnswered(hot.from(), Event.Answer.SWITCHED_OFF),
+                      new HeatAnswered(hot.from(), HeatAnswer.SWITCHED_OFF),
                       hot.to(),
                       null,
                       "answered:" + hot.from()));
@@ -143,21 +159,17 @@ class DemoStove {
     putOn(code, crock, "warm", null, on);
     watch(code, Appliance.SLOW_COOKER, List.of(new Turn(0, "warm")), on, LEARNED_HOURS * 60);
     Instant off = on.plus(Duration.ofHours(LEARNED_HOURS));
-    batches.append(code, new Event.TakenOffHeat(), off, null, key());
+    batches.append(code, new TakenOffHeat(), off, null, key());
     BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
     Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
     Instant strained = off.plus(Duration.ofMinutes(40));
     batches.append(
-        code,
-        new Event.Strained(195, "195 ml", Expression.SQUEEZE, predicted),
-        strained,
-        null,
-        key());
+        code, new Strained(195, "195 ml", Expression.SQUEEZE, predicted), strained, null, key());
     batches.append(
         code,
-        new Event.Bottled(
+        new Bottled(
             List.of(
-                new Event.BottleIn(
+                new BottleIn(
                     "A",
                     190,
                     200,
@@ -182,12 +194,12 @@ class DemoStove {
   }
 
   private void putOn(
-      String code, Appliances.Known known, String setting, Event.@Nullable Bath bath, Instant at) {
+      String code, Appliances.Known known, String setting, @Nullable Bath bath, Instant at) {
     batches.append(
         code,
-        new Event.PutOnHeat(
-            new Event.Heater(known.id().toString(), known.name(), known.kind()),
-            new Event.Knob(setting, null, null),
+        new PutOnHeat(
+            new Heater(known.id().toString(), known.name(), known.kind()),
+            new Knob(setting, null, null),
             bath),
         at,
         null,
@@ -235,10 +247,10 @@ class DemoStove {
     LocalDate on = at.atZone(cottage.zone()).toLocalDate().minusDays(1);
     return batches
         .charge(
-            new Event.Charged(
+            new Charged(
                 method,
                 List.of(
-                    new Event.HerbIn(
+                    new HerbIn(
                         herbKey,
                         herb.bestPart(),
                         Cut.CUT,
@@ -246,10 +258,10 @@ class DemoStove {
                         Range.exactly(grams),
                         Herb.WATER_DRIED,
                         Math.round(grams) + " g")),
-                List.of(new Event.OilIn(carrier, 1, on.plusMonths(13), on.minusDays(20), null)),
+                List.of(new OilIn(carrier, 1, on.plusMonths(13), on.minusDays(20), null)),
                 Range.exactly(oilMl),
                 Math.round(oilMl) + " ml",
-                Event.JarIn.of(jar),
+                JarIn.of(jar),
                 ChargeOrder.USUAL_COVER_MM,
                 Use.SKIN,
                 households.place("Stove").stand(),
@@ -257,7 +269,7 @@ class DemoStove {
                 0,
                 false,
                 true,
-                Event.Manner.PLAIN),
+                Manner.PLAIN),
             key())
         .code();
   }

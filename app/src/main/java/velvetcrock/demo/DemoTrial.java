@@ -13,11 +13,21 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.Bottled;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Coloured;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.InTrial;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.colour.Rgb;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -74,7 +84,7 @@ class DemoTrial {
           .colours()
           .forEach(
               (daysAgo, hex) ->
-                  say(cottage, code, daysAgo, new Event.Coloured(Rgb.of(hex), false, null)));
+                  say(cottage, code, daysAgo, new Coloured(Rgb.of(hex), false, null)));
       Range predicted =
           new BatchReckoning(catalogue, batches.find(code).state())
               .yield(Expression.SQUEEZE)
@@ -83,15 +93,15 @@ class DemoTrial {
           cottage,
           code,
           STRAINED_DAYS_AGO,
-          new Event.Strained(
+          new Strained(
               course.ml(), Math.round(course.ml()) + " ml", Expression.SQUEEZE, predicted));
       say(
           cottage,
           code,
           STRAINED_DAYS_AGO,
-          new Event.Bottled(
+          new Bottled(
               List.of(
-                  new Event.BottleIn(
+                  new BottleIn(
                       "A",
                       course.ml(),
                       BOTTLE_ML,
@@ -121,11 +131,11 @@ class DemoTrial {
   private String charge(UUID trial, Cut cut, String words, Place place, LocalDate on) {
     Herb herb = catalogue.herb(HERB);
     Jar jar = catalogue.jar("jar-250");
-    Event.Charged charged =
-        new Event.Charged(
+    Charged charged =
+        new Charged(
             place.method(),
             List.of(
-                new Event.HerbIn(
+                new HerbIn(
                     HERB,
                     herb.bestPart(),
                     cut,
@@ -133,10 +143,10 @@ class DemoTrial {
                     Range.exactly(HERB_G),
                     Herb.WATER_DRIED,
                     "20 g")),
-            List.of(new Event.OilIn(OIL, 1, on.plusMonths(16), on, null)),
+            List.of(new OilIn(OIL, 1, on.plusMonths(16), on, null)),
             Range.exactly(OIL_ML),
             "",
-            new Event.JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
+            new JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
             12,
             Use.SKIN,
             place.stand(),
@@ -144,11 +154,11 @@ class DemoTrial {
             0,
             false,
             true,
-            new Event.Manner(false, null, null, List.of(), new Event.InTrial(trial, words, null)));
+            new Manner(false, null, null, List.of(), new InTrial(trial, words, null)));
     return batches.charge(charged, UUID.randomUUID().toString()).code();
   }
 
-  private void say(Household cottage, String code, int daysAgo, Event event) {
+  private void say(Household cottage, String code, int daysAgo, BatchEvent event) {
     LocalDate day = LocalDate.ofInstant(clock.instant(), cottage.zone()).minusDays(daysAgo);
     Instant at = day.atTime(LocalTime.of(9, 0)).atZone(cottage.zone()).toInstant();
     batches.append(code, event, at, null, UUID.randomUUID().toString());

@@ -3,9 +3,7 @@ package velvetcrock.drawer;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,16 +13,22 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Refused;
-import velvetcrock.core.drawer.Entry;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotAdded;
+import velvetcrock.core.drawer.LotDescribed;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotGivenBack;
+import velvetcrock.core.drawer.LotLog;
+import velvetcrock.core.drawer.LotStruck;
+import velvetcrock.core.drawer.LotTaken;
+import velvetcrock.core.log.Entry;
+import velvetcrock.core.log.Log;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
-import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
 
 /**
@@ -38,8 +42,6 @@ public class Drawer {
 
   /** Below every amount: an empty lot counts too. */
   private static final double ANY = -1;
-
-  private static final KindNames<LotEvent> NAMES = new KindNames<>(names());
 
   private final LotRepository lots;
   private final Ledger log;
@@ -63,9 +65,19 @@ public class Drawer {
     this.database = database;
   }
 
-  /** Tells the journal of what was written before there was one. */
+  /** Folds anew what was folded by other rules, and tells the journal of what it does not know. */
   @EventListener(ApplicationReadyEvent.class)
   void catchUp() {
+    catchUp.each(
+        "select household_id, id from lot where state_version <> ?",
+        id ->
+            lots.findById(id)
+                .ifPresent(
+                    row -> {
+                      Lot lot = LotLog.fold(log.log(id, LotStorage.BOOK));
+                      row.become(lot, log.keep(LotStorage.BOOK, lot), catalogues.current());
+                    }),
+        LotStorage.BOOK.version());
     catchUp.each(
         "select household_id, id from lot l where not exists"
             + " (select 1 from journal j where j.link = '/drawer/lots/' || l.id)",
@@ -73,20 +85,6 @@ public class Drawer {
           Lot lot = lot(id).lot();
           log(id).forEach(line -> journal.tell(id, lot, line.entry(), line.by()));
         });
-  }
-
-  private static Map<String, Class<? extends LotEvent>> names() {
-    Map<String, Class<? extends LotEvent>> names = new LinkedHashMap<>();
-    names.put("added", LotEvent.Added.class);
-    names.put("picked", LotEvent.Picked.class);
-    names.put("taken", LotEvent.Taken.class);
-    names.put("given-back", LotEvent.GivenBack.class);
-    names.put("counted", LotEvent.Counted.class);
-    names.put("described", LotEvent.Described.class);
-    names.put("opened", LotEvent.Opened.class);
-    names.put("ended", LotEvent.Ended.class);
-    names.put("struck", LotEvent.Struck.class);
-    return names;
   }
 
   /**
@@ -186,7 +184,7 @@ public class Drawer {
 
   @Transactional(readOnly = true)
   List<Ledger.Line<LotEvent>> log(UUID id) {
-    return log.lines(id, NAMES);
+    return log.lines(id, LotStorage.BOOK);
   }
 
   /**
@@ -199,19 +197,25 @@ public class Drawer {
   @Transactional
   public UUID add(
       LotDetails details, double amount, String text, @Nullable Instant at, String key) {
-    Optional<UUID> before = log.subjectOf(key);
+    LotAdded added = new LotAdded(details, amount, text);
+    Optional<Ledger.Before> before = log.before(key, LotStorage.BOOK, null, added);
     if (before.isPresent()) {
-      return before.get();
+      return before.get().subjectId();
     }
     known(details);
     UUID id = UUID.randomUUID();
-    List<Entry<LotEvent>> all =
-        log.with(List.of(), new LotEvent.Added(details, amount, text), at, null);
-    Lot lot = Lot.fold(all);
-    database.persist(new LotRow(id, lot, log.json(lot), catalogues.current(), log.now()));
-    log.write(id, all, NAMES, key);
-    journal.tell(id, lot, all.get(all.size() - 1));
+    Log<LotEvent> all = log.with(Log.empty(), new Log.Draft<>(added, at, null));
+    Lot lot = LotLog.fold(all);
+    database.persist(
+        new LotRow(id, lot, log.keep(LotStorage.BOOK, lot), catalogues.current(), log.now()));
+    write(id, lot, all, key);
     return id;
+  }
+
+  /** The lot that was put into the drawer under a key, if one was. */
+  @Transactional(readOnly = true)
+  public Optional<UUID> addedUnder(String key) {
+    return log.subjectUnder(key, LotStorage.BOOK);
   }
 
   /**
@@ -225,32 +229,29 @@ public class Drawer {
   public Lot append(
       UUID id, LotEvent event, @Nullable Instant at, @Nullable UUID replaces, String key) {
     LotRow row = lots.lock(id).orElseThrow(Drawer::noLot);
-    if (log.subjectOf(key).isPresent()) {
+    if (log.before(key, LotStorage.BOOK, id, event).isPresent()) {
       return record(row).lot();
     }
-    if (event instanceof LotEvent.Described e) {
+    if (event instanceof LotDescribed e) {
       known(e.details());
     }
-    List<Entry<LotEvent>> all = log.with(log.of(id, NAMES), event, at, replaces);
-    Lot lot = Lot.fold(all);
-    log.write(id, all, NAMES, key);
-    journal.tell(id, lot, all.get(all.size() - 1));
-    row.become(lot, log.json(lot), catalogues.current());
+    Log<LotEvent> all =
+        log.with(log.log(id, LotStorage.BOOK), new Log.Draft<>(event, at, replaces));
+    Lot lot = LotLog.fold(all);
+    write(id, lot, all, key);
+    row.become(lot, log.keep(LotStorage.BOOK, lot), catalogues.current());
     return lot;
+  }
+
+  private void write(UUID id, Lot lot, Log<LotEvent> all, String key) {
+    log.write(id, all, LotStorage.BOOK, key, null);
+    journal.tell(id, lot, all.last());
   }
 
   /** Takes an entry back by adding one that replaces it. */
   @Transactional
   public void undo(UUID id, UUID entryId) {
-    boolean taking =
-        log.of(id, NAMES).stream()
-            .filter(e -> e.id().equals(entryId))
-            .anyMatch(e -> e.event() instanceof LotEvent.Taken t && LotView.intoBatch(t));
-    if (taking) {
-      throw new Refused(
-          "replaces", "That went into a batch. Count the lot instead if it is not right.");
-    }
-    append(id, new LotEvent.Struck(), null, entryId, "undo:" + entryId);
+    append(id, new LotStruck(), null, entryId, "undo:" + entryId);
   }
 
   /**
@@ -265,10 +266,14 @@ public class Drawer {
     LotRow row = lots.lock(id).orElseThrow(Drawer::noLot);
     Lot lot = record(row).lot();
     double taken = lot.standing() ? Math.min(wanted, lot.amount()) : 0;
-    if (taken < LotEvent.LEAST || log.subjectOf(key).isPresent()) {
+    if (taken < LotEvent.LEAST) {
       return 0;
     }
-    append(id, new LotEvent.Taken(taken, what), null, null, key);
+    LotTaken taking = new LotTaken(taken, what);
+    if (log.before(key, LotStorage.BOOK, id, taking).isPresent()) {
+      return 0;
+    }
+    append(id, taking, null, null, key);
     return taken;
   }
 
@@ -279,14 +284,15 @@ public class Drawer {
    */
   @Transactional
   public void giveBack(UUID id, String takenUnder) {
-    log.event(takenUnder, NAMES)
-        .filter(LotEvent.Taken.class::isInstance)
-        .map(LotEvent.Taken.class::cast)
+    log.under(takenUnder, LotStorage.BOOK)
+        .map(Entry::event)
+        .filter(LotTaken.class::isInstance)
+        .map(LotTaken.class::cast)
         .ifPresent(
             taken ->
                 append(
                     id,
-                    new LotEvent.GivenBack(taken.amount(), taken.what()),
+                    new LotGivenBack(taken.amount(), taken.what()),
                     null,
                     null,
                     "back:" + takenUnder));
@@ -304,7 +310,7 @@ public class Drawer {
   }
 
   private LotRecord record(LotRow row) {
-    return new LotRecord(row.id(), log.read(row.state(), Lot.class));
+    return new LotRecord(row.id(), log.state(row.id(), LotStorage.BOOK, row.kept()));
   }
 
   private static NotFound noLot() {

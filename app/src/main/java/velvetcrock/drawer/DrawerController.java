@@ -21,9 +21,16 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotCounted;
+import velvetcrock.core.drawer.LotDescribed;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.drawer.LotEnded;
+import velvetcrock.core.drawer.LotEnding;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotOpened;
+import velvetcrock.core.drawer.LotPicked;
+import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
@@ -175,11 +182,7 @@ class DrawerController {
             throw new Refused("thing", "Of something else make another lot.");
           }
           drawer.append(
-              id,
-              new LotEvent.Described(now),
-              null,
-              null,
-              Optional.ofNullable(form.key()).orElse(""));
+              id, new LotDescribed(now), null, null, Optional.ofNullable(form.key()).orElse(""));
           return "Described anew. Its log keeps how it was.";
         },
         "/drawer/lots/" + id,
@@ -230,20 +233,18 @@ class DrawerController {
         if (on.isAfter(today)) {
           throw new Refused("on", "That day is still to come.");
         }
-        yield new LotEvent.Picked(
+        yield new LotPicked(
             typed.amountOf(lot.details(), house.kitchen(), catalogues.current()), text, on);
       }
       case "used" ->
-          new LotEvent.Taken(
+          new LotTaken(
               typed.amountOf(lot.details(), house.kitchen(), catalogues.current()),
               used(Typed.text(form.reason())));
       case "counted" ->
-          new LotEvent.Counted(
+          new LotCounted(
               typed.amountOf(lot.details(), house.kitchen(), catalogues.current()), text);
-      case "opened" ->
-          new LotEvent.Opened(Optional.ofNullable(Dates.read(form.on())).orElse(today));
-      case "ended" ->
-          new LotEvent.Ended(Typed.named(LotEvent.Reason.class, form.reason(), "reason"));
+      case "opened" -> new LotOpened(Optional.ofNullable(Dates.read(form.on())).orElse(today));
+      case "ended" -> new LotEnded(Typed.named(LotEnding.class, form.reason(), "reason"));
       default -> throw new Refused("what", "Choose what happened.");
     };
   }
@@ -267,7 +268,7 @@ class DrawerController {
         "view", LotView.of(drawer.lot(id), drawer.log(id), catalogues.current(), cautions, fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("reasons", LotEvent.Reason.values());
+    model.addAttribute("reasons", LotEnding.values());
     model.addAttribute("key", UUID.randomUUID().toString());
     return "drawer/lot";
   }

@@ -5,17 +5,18 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.drawer.Drying;
 import velvetcrock.core.drawer.DryingEvent;
-import velvetcrock.core.drawer.Entry;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.ledger.Told;
 import velvetcrock.web.CurrentHousehold;
 
 /** Tells the journal what was written in the logs of lots and of loads that dry. */
@@ -41,7 +42,7 @@ class DrawerJournal {
 
   /** Tells of an entry; one that only takes another back is told by striking that. */
   void tell(UUID id, Lot lot, Entry<LotEvent> entry, String by) {
-    if (entry.event() instanceof LotEvent.Struck) {
+    if (entry.event().strikes()) {
       journal.strike(entry.replaces());
       return;
     }
@@ -55,8 +56,7 @@ class DrawerJournal {
             details.kind() == Kind.SPIRIT ? "" : words.thing(details.kind(), details.thing()),
             details.kind() == Kind.HERB ? List.of(details.thing()) : List.of(),
             details.kind() == Kind.CARRIER ? List.of(details.thing()) : List.of());
-    String detail = entry.event() instanceof LotEvent.Added ? words.origin(lot) : "";
-    keep("lot", subject, entry, by, words.title(details.kind(), entry.event()), detail);
+    keep("lot", subject, entry, by, entry.event().accept(words.telling(lot)));
   }
 
   /** Tells of an entry about a load by whoever is signed in. */
@@ -66,7 +66,7 @@ class DrawerJournal {
 
   /** The same as with lots. */
   void tell(UUID id, Drying drying, Entry<DryingEvent> entry, String by) {
-    if (entry.event() instanceof DryingEvent.Struck) {
+    if (entry.event().strikes()) {
       journal.strike(entry.replaces());
       return;
     }
@@ -78,19 +78,15 @@ class DrawerJournal {
             herb.name() + ", " + herb.botanical(),
             List.of(herb.key()),
             List.of());
-    String title = DryingView.title(entry.event(), households.formats(households.current()));
-    keep("drying", subject, entry, by, title, "");
+    Told told = entry.event().accept(new DryingWords(households.formats(households.current())));
+    keep("drying", subject, entry, by, told);
   }
 
   private void keep(
-      String kind,
-      JournalLine.Subject subject,
-      Entry<?> entry,
-      String by,
-      String title,
-      String detail) {
+      String kind, JournalLine.Subject subject, Entry<?> entry, String by, Told told) {
     journal.keep(
-        new JournalLine(entry.id(), kind, subject, entry.at(), by, title, detail, false),
+        new JournalLine(
+            entry.id(), kind, subject, entry.at(), by, told.title(), told.detail(), false),
         entry.replaces());
   }
 }

@@ -20,9 +20,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.drawer.DryingBegun;
 import velvetcrock.core.drawer.DryingEvent;
-import velvetcrock.core.drawer.DryingEvent.Snap;
+import velvetcrock.core.drawer.LoadThrownOut;
+import velvetcrock.core.drawer.LoadWeighed;
 import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.drawer.Snap;
+import velvetcrock.core.drawer.Snapped;
+import velvetcrock.core.drawer.WaterKnown;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
@@ -167,7 +172,7 @@ class DryingController {
     return "redirect:/drawer/drying/" + id;
   }
 
-  private DryingEvent.Begun begun(DryingForm form, Household house) {
+  private DryingBegun begun(DryingForm form, Household house) {
     Problems problems = new Problems();
     Herb herb = problems.attempt("herb", () -> catalogues.current().herb(Typed.text(form.herb())));
     Way way = problems.attempt("way", () -> Typed.named(Way.class, form.way(), "way"));
@@ -183,7 +188,7 @@ class DryingController {
             .filter(p -> p.name().equalsIgnoreCase(Typed.text(form.part())))
             .findFirst()
             .orElse(of.bestPart());
-    return new DryingEvent.Begun(
+    return new DryingBegun(
         of.key(),
         part,
         cut,
@@ -207,17 +212,17 @@ class DryingController {
     return switch (Typed.text(form.what())) {
       case "weighed" -> {
         String typed = Typed.text(form.amount());
-        yield new DryingEvent.Weighed(grams(typed, house), typed);
+        yield new LoadWeighed(grams(typed, house), typed);
       }
-      case "snapped" -> new DryingEvent.Snapped(Typed.named(Snap.class, form.snap(), "snap"));
+      case "snapped" -> new Snapped(Typed.named(Snap.class, form.snap(), "snap"));
       case "water-known" -> {
         Double water = percent(form.water());
         if (water == null) {
           throw new Refused("water", "Say how much water it held, such as 82 %.");
         }
-        yield new DryingEvent.WaterKnown(water);
+        yield new WaterKnown(water);
       }
-      case "thrown-out" -> new DryingEvent.ThrownOut();
+      case "thrown-out" -> new LoadThrownOut();
       default -> throw new Refused("what", "Choose what happened.");
     };
   }

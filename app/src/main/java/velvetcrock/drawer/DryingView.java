@@ -3,13 +3,13 @@ package velvetcrock.drawer;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.drawer.Drying;
 import velvetcrock.core.drawer.DryingEvent;
-import velvetcrock.core.drawer.DryingEvent.Snap;
+import velvetcrock.core.drawer.PutAway;
+import velvetcrock.core.drawer.Snap;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.ledger.Ledger;
@@ -121,39 +121,13 @@ record DryingView(
 
   private static LotView.Line line(Ledger.Line<DryingEvent> line, Formats fmt) {
     DryingEvent event = line.entry().event();
-    boolean fixed =
-        line.replaced()
-            || event instanceof DryingEvent.Begun
-            || event instanceof DryingEvent.PutAway
-            || event instanceof DryingEvent.Struck;
     return new LotView.Line(
         line.entry().id(),
-        title(event, fmt),
+        event.accept(new DryingWords(fmt)).title(),
         fmt.moment(line.entry().at()),
         line.by(),
         line.replaced(),
-        !fixed,
-        event instanceof DryingEvent.PutAway e ? "/drawer/lots/" + e.lot() : "");
-  }
-
-  static String title(DryingEvent event, Formats fmt) {
-    if (event instanceof DryingEvent.Begun e) {
-      return "Begun with " + fmt.g(e.freshG());
-    } else if (event instanceof DryingEvent.Weighed e) {
-      return "Weighed " + fmt.g(e.massG());
-    } else if (event instanceof DryingEvent.Snapped e) {
-      return switch (e.snap()) {
-        case CRUMBLES -> "Crumbles and snaps";
-        case LEATHERY -> "Leathery: not dry";
-        case SOFT -> "Still soft";
-      };
-    } else if (event instanceof DryingEvent.WaterKnown e) {
-      return "Held " + fmt.percent(e.waterFraction()) + " water fresh";
-    } else if (event instanceof DryingEvent.PutAway e) {
-      return "Put away: " + fmt.g(e.massG()) + " " + e.state().name().toLowerCase(Locale.ROOT);
-    } else if (event instanceof DryingEvent.ThrownOut) {
-      return "Thrown out";
-    }
-    return "Taken back";
+        !line.replaced() && event.staysBecause().isEmpty(),
+        event instanceof PutAway e ? "/drawer/lots/" + e.lot() : "");
   }
 }

@@ -2,9 +2,7 @@ package velvetcrock.drawer;
 
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,22 +13,25 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.Drying;
+import velvetcrock.core.drawer.DryingBegun;
 import velvetcrock.core.drawer.DryingEvent;
-import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.drawer.DryingLog;
+import velvetcrock.core.drawer.DryingStruck;
+import velvetcrock.core.drawer.LoadWeighed;
 import velvetcrock.core.drawer.LotDetails;
+import velvetcrock.core.drawer.PutAway;
+import velvetcrock.core.log.Log;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
-import velvetcrock.web.KindNames;
 import velvetcrock.web.NotFound;
 
 /** The loads that dry; kept as {@link Drawer} keeps lots. */
 @Service
 public class Dryings {
-  private static final KindNames<DryingEvent> NAMES = new KindNames<>(names());
 
   private final LoadRepository loads;
   private final Drawer drawer;
@@ -60,9 +61,20 @@ public class Dryings {
     this.database = database;
   }
 
-  /** Tells the journal of what was written before there was one. */
+  /** Folds anew what was folded by other rules, and tells the journal of what it does not know. */
   @EventListener(ApplicationReadyEvent.class)
   void catchUp() {
+    catchUp.each(
+        "select household_id, id from drying_load where state_version <> ?",
+        id ->
+            loads
+                .findById(id)
+                .ifPresent(
+                    row -> {
+                      Drying drying = DryingLog.fold(log.log(id, DryingStorage.BOOK));
+                      row.become(drying, log.keep(DryingStorage.BOOK, drying));
+                    }),
+        DryingStorage.BOOK.version());
     catchUp.each(
         "select household_id, id from drying_load l where not exists"
             + " (select 1 from journal j where j.link = '/drawer/drying/' || l.id)",
@@ -70,18 +82,6 @@ public class Dryings {
           Drying drying = load(id).drying();
           log(id).forEach(line -> journal.tell(id, drying, line.entry(), line.by()));
         });
-  }
-
-  private static Map<String, Class<? extends DryingEvent>> names() {
-    Map<String, Class<? extends DryingEvent>> names = new LinkedHashMap<>();
-    names.put("begun", DryingEvent.Begun.class);
-    names.put("weighed", DryingEvent.Weighed.class);
-    names.put("snapped", DryingEvent.Snapped.class);
-    names.put("water-known", DryingEvent.WaterKnown.class);
-    names.put("put-away", DryingEvent.PutAway.class);
-    names.put("thrown-out", DryingEvent.ThrownOut.class);
-    names.put("struck", DryingEvent.Struck.class);
-    return names;
   }
 
   /** The loads that dry, the longest there first. */
@@ -108,7 +108,7 @@ public class Dryings {
 
   @Transactional(readOnly = true)
   List<Ledger.Line<DryingEvent>> log(UUID id) {
-    return log.lines(id, NAMES);
+    return log.lines(id, DryingStorage.BOOK);
   }
 
   /**
@@ -118,18 +118,17 @@ public class Dryings {
    * @throws Refused at the field that cannot be
    */
   @Transactional
-  public UUID begin(DryingEvent.Begun begun, @Nullable Instant at, String key) {
-    Optional<UUID> before = log.subjectOf(key);
+  public UUID begin(DryingBegun begun, @Nullable Instant at, String key) {
+    Optional<Ledger.Before> before = log.before(key, DryingStorage.BOOK, null, begun);
     if (before.isPresent()) {
-      return before.get();
+      return before.get().subjectId();
     }
     catalogues.current().herb(begun.herb());
     UUID id = UUID.randomUUID();
-    List<Entry<DryingEvent>> all = log.with(List.<Entry<DryingEvent>>of(), begun, at, null);
-    Drying drying = Drying.fold(all);
-    database.persist(new LoadRow(id, drying, log.json(drying), log.now()));
-    log.write(id, all, NAMES, key);
-    journal.tell(id, drying, all.get(all.size() - 1));
+    Log<DryingEvent> all = log.with(Log.empty(), new Log.Draft<>(begun, at, null));
+    Drying drying = DryingLog.fold(all);
+    database.persist(new LoadRow(id, drying, log.keep(DryingStorage.BOOK, drying), log.now()));
+    write(id, drying, all, key);
     return id;
   }
 
@@ -144,18 +143,23 @@ public class Dryings {
   public Drying append(
       UUID id, DryingEvent event, @Nullable Instant at, @Nullable UUID replaces, String key) {
     LoadRow row = loads.lock(id).orElseThrow(Dryings::noLoad);
-    if (log.subjectOf(key).isPresent()) {
+    if (log.before(key, DryingStorage.BOOK, id, event).isPresent()) {
       return record(row).drying();
     }
     if (!record(row).drying().standing() && replaces == null) {
       throw new Refused("kind", "It has been put away already.");
     }
-    List<Entry<DryingEvent>> all = log.with(log.of(id, NAMES), event, at, replaces);
-    Drying drying = Drying.fold(all);
-    log.write(id, all, NAMES, key);
-    journal.tell(id, drying, all.get(all.size() - 1));
-    row.become(drying, log.json(drying));
+    Log<DryingEvent> all =
+        log.with(log.log(id, DryingStorage.BOOK), new Log.Draft<>(event, at, replaces));
+    Drying drying = DryingLog.fold(all);
+    write(id, drying, all, key);
+    row.become(drying, log.keep(DryingStorage.BOOK, drying));
     return drying;
+  }
+
+  private void write(UUID id, Drying drying, Log<DryingEvent> all, String key) {
+    log.write(id, all, DryingStorage.BOOK, key, null);
+    journal.tell(id, drying, all.last());
   }
 
   /** Takes an entry back by adding one that replaces it. */
@@ -164,7 +168,7 @@ public class Dryings {
     if (!load(id).drying().standing()) {
       throw new Refused("replaces", "It is a lot by now. Count the lot instead.");
     }
-    append(id, new DryingEvent.Struck(), null, entryId, "undo:" + entryId);
+    append(id, new DryingStruck(), null, entryId, "undo:" + entryId);
   }
 
   /**
@@ -178,16 +182,16 @@ public class Dryings {
    */
   @Transactional
   public UUID putAway(UUID id, @Nullable Double massG, String text, HerbState state, String key) {
-    Optional<UUID> before = log.subjectOf("lot:" + key);
+    Optional<UUID> before = drawer.addedUnder("lot:" + key);
     if (before.isPresent()) {
       return before.get();
     }
     Drying drying =
         massG == null
             ? load(id).drying()
-            : append(id, new DryingEvent.Weighed(massG, text), null, null, "weigh:" + key);
+            : append(id, new LoadWeighed(massG, text), null, null, "weigh:" + key);
     double water = state == HerbState.WILTED ? drying.waterNow() : drying.waterWhenCrisp();
-    DryingEvent.Begun begun = drying.begun();
+    DryingBegun begun = drying.begun();
     Household house = households.current();
     UUID lot =
         drawer.add(
@@ -211,12 +215,12 @@ public class Dryings {
             text,
             null,
             "lot:" + key);
-    append(id, new DryingEvent.PutAway(drying.massG(), water, lot, state), null, null, key);
+    append(id, new PutAway(drying.massG(), water, lot, state), null, null, key);
     return lot;
   }
 
   private LoadRecord record(LoadRow row) {
-    return new LoadRecord(row.id(), log.read(row.state(), Drying.class));
+    return new LoadRecord(row.id(), log.state(row.id(), DryingStorage.BOOK, row.kept()));
   }
 
   private static NotFound noLoad() {

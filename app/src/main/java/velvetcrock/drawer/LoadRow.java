@@ -1,14 +1,14 @@
 package velvetcrock.drawer;
 
-import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
-import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
 import velvetcrock.core.drawer.Drying;
+import velvetcrock.ledger.Kept;
 
 /** A drying load's state that its log folds to, kept beside it for reading. */
 @Entity
@@ -20,33 +20,31 @@ class LoadRow {
   private boolean standing;
   private Instant begunAt;
 
-  @Column(columnDefinition = "jsonb")
-  @ColumnTransformer(write = "cast(? as jsonb)")
-  private String state;
+  @Embedded private Kept kept;
 
   private Instant createdAt;
 
   /** For Hibernate. */
   protected LoadRow() {}
 
-  LoadRow(UUID id, Drying drying, String json, Instant createdAt) {
+  LoadRow(UUID id, Drying drying, Kept keeping, Instant createdAt) {
     this.id = id;
     this.createdAt = createdAt;
-    become(drying, json);
+    become(drying, keeping);
   }
 
   UUID id() {
     return id;
   }
 
-  String state() {
-    return state;
+  Kept kept() {
+    return kept;
   }
 
-  void become(Drying drying, String json) {
+  void become(Drying drying, Kept keeping) {
     herbKey = drying.begun().herb();
     standing = drying.standing();
     begunAt = drying.begunAt();
-    state = json;
+    kept = keeping;
   }
 }

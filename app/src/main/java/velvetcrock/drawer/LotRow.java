@@ -1,6 +1,6 @@
 package velvetcrock.drawer;
 
-import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,13 +9,13 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.ledger.Kept;
 
 /** A lot's state that its log folds to, kept beside it for reading. */
 @Entity
@@ -38,30 +38,28 @@ class LotRow {
   private @Nullable LocalDate goodUntil;
   private @Nullable LocalDate since;
 
-  @Column(columnDefinition = "jsonb")
-  @ColumnTransformer(write = "cast(? as jsonb)")
-  private String state;
+  @Embedded private Kept kept;
 
   private Instant createdAt;
 
   /** For Hibernate. */
   protected LotRow() {}
 
-  LotRow(UUID id, Lot lot, String json, Catalogue catalogue, Instant createdAt) {
+  LotRow(UUID id, Lot lot, Kept keeping, Catalogue catalogue, Instant createdAt) {
     this.id = id;
     this.createdAt = createdAt;
-    become(lot, json, catalogue);
+    become(lot, keeping, catalogue);
   }
 
   UUID id() {
     return id;
   }
 
-  String state() {
-    return state;
+  Kept kept() {
+    return kept;
   }
 
-  void become(Lot lot, String json, Catalogue catalogue) {
+  void become(Lot lot, Kept keeping, Catalogue catalogue) {
     kind = lot.details().kind();
     thingKey = lot.details().thing();
     herbState = lot.details().state();
@@ -70,6 +68,6 @@ class LotRow {
     most = lot.most();
     goodUntil = lot.goodUntil(catalogue).orElse(null);
     since = lot.since().orElse(null);
-    state = json;
+    kept = keeping;
   }
 }

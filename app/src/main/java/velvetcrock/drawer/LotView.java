@@ -15,6 +15,7 @@ import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.Formats;
@@ -43,7 +44,9 @@ record LotView(
     String front) {
 
   /** A code on a lid: signs in turn letter and digit. */
-  private static final Pattern BATCH = Pattern.compile("[A-Z][0-9][A-Z]([0-9][A-Z])?");
+  private static final Pattern BATCH = Pattern.compile("[A-Z][0-9][A-Z](?:[0-9][A-Z])*");
+
+  private static final String PRODUCT = "product ";
 
   /** A figure with its name. */
   record Fact(String name, String value) {}
@@ -78,7 +81,7 @@ record LotView(
         details.kind().unit(),
         facts(lot, words, catalogue, fmt),
         cautions.of(lot.worries(catalogue, fmt.today())),
-        newestFirst(log).map(l -> line(l, details.kind(), words, fmt)).toList(),
+        newestFirst(log).map(l -> line(l, lot, words, fmt)).toList(),
         lot.standing(),
         lot.standing() && details.origin() != Origin.BOUGHT,
         lot.standing() && details.kind() == Kind.CARRIER && details.openedOn() == null,
@@ -86,7 +89,7 @@ record LotView(
   }
 
   /** The newest line of a log in front, where the eye falls first. */
-  static <E> Stream<Ledger.Line<E>> newestFirst(List<Ledger.Line<E>> log) {
+  static <E extends Event<?>> Stream<Ledger.Line<E>> newestFirst(List<Ledger.Line<E>> log) {
     return IntStream.range(0, log.size()).mapToObj(i -> log.get(log.size() - 1 - i));
   }
 
@@ -128,35 +131,23 @@ record LotView(
     return of > 0 ? paid + ", " + fmt.number(minor / of, 2) + " a hundred " + kind.unit() : paid;
   }
 
-  private static Line line(Ledger.Line<LotEvent> line, Kind kind, LotWords words, Formats fmt) {
+  private static Line line(Ledger.Line<LotEvent> line, Lot lot, LotWords words, Formats fmt) {
     LotEvent event = line.entry().event();
-    String link =
-        event instanceof LotEvent.Taken e
-            ? batch(e.what())
-            : event instanceof LotEvent.GivenBack e ? batch(e.what()) : "";
-    boolean fixed =
-        line.replaced()
-            || event instanceof LotEvent.Added
-            || event instanceof LotEvent.Taken e && intoBatch(e)
-            || event instanceof LotEvent.GivenBack
-            || event instanceof LotEvent.Struck;
     return new Line(
         line.entry().id(),
-        words.title(kind, event),
+        event.accept(words.telling(lot)).title(),
         fmt.moment(line.entry().at()),
         line.by(),
         line.replaced(),
-        !fixed,
-        link);
+        !line.replaced() && event.staysBecause().isEmpty(),
+        page(event.wentInto()));
   }
 
-  /** Whether what was taken went into a batch. */
-  static boolean intoBatch(LotEvent.Taken taken) {
-    return !batch(taken.what()).isEmpty();
-  }
-
-  /** The page of the batch that something went into; empty where it was no batch. */
-  private static String batch(String what) {
-    return BATCH.matcher(what).matches() ? "/batches/" + what : "";
+  /** The page of the batch or product that something went into; empty where it was neither. */
+  private static String page(String what) {
+    if (BATCH.matcher(what).matches()) {
+      return "/batches/" + what;
+    }
+    return what.startsWith(PRODUCT) ? "/products/" + what.substring(PRODUCT.length()) : "";
   }
 }

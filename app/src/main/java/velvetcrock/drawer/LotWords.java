@@ -7,10 +7,21 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotAdded;
+import velvetcrock.core.drawer.LotCounted;
+import velvetcrock.core.drawer.LotDescribed;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.drawer.LotEnded;
+import velvetcrock.core.drawer.LotEnding;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotGivenBack;
+import velvetcrock.core.drawer.LotOpened;
+import velvetcrock.core.drawer.LotPicked;
+import velvetcrock.core.drawer.LotStruck;
+import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.ledger.Told;
 import velvetcrock.web.Formats;
 
 /** Says a lot in the craft's words. */
@@ -103,29 +114,68 @@ public final class LotWords {
     return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " put by";
   }
 
-  /** What happened to a lot, in a few words. */
-  String title(Kind kind, LotEvent event) {
-    if (event instanceof LotEvent.Added e) {
-      return "Put in: " + amount(kind, e.amount());
-    } else if (event instanceof LotEvent.Picked e) {
-      return "Picked " + amount(kind, e.amount()) + " on " + fmt.date(e.on());
-    } else if (event instanceof LotEvent.Taken e) {
-      return amount(kind, e.amount()) + " into " + e.what();
-    } else if (event instanceof LotEvent.GivenBack e) {
-      return amount(kind, e.amount()) + " back from " + e.what();
-    } else if (event instanceof LotEvent.Counted e) {
-      return "Counted: " + amount(kind, e.amount());
-    } else if (event instanceof LotEvent.Described) {
-      return "Described anew";
-    } else if (event instanceof LotEvent.Opened e) {
-      return "Opened " + fmt.date(e.on());
-    } else if (event instanceof LotEvent.Ended e) {
-      return reason(e.reason());
-    }
-    return "Taken back";
+  /** What happens to a lot of one kind, told; with where it came from, if that is known. */
+  LotEvent.Visitor<Told> telling(Lot lot) {
+    return new Telling(lot);
   }
 
-  static String reason(LotEvent.Reason reason) {
+  /** Says entries of a lot. */
+  private final class Telling implements LotEvent.Visitor<Told> {
+    private final Lot lot;
+    private final Kind kind;
+
+    private Telling(Lot lot) {
+      this.lot = lot;
+      this.kind = lot.details().kind();
+    }
+
+    @Override
+    public Told lotAdded(LotAdded event) {
+      return new Told("Put in: " + amount(kind, event.amount()), origin(lot));
+    }
+
+    @Override
+    public Told lotPicked(LotPicked event) {
+      return new Told("Picked " + amount(kind, event.amount()) + " on " + fmt.date(event.on()));
+    }
+
+    @Override
+    public Told lotTaken(LotTaken event) {
+      return new Told(amount(kind, event.amount()) + " into " + event.what());
+    }
+
+    @Override
+    public Told lotGivenBack(LotGivenBack event) {
+      return new Told(amount(kind, event.amount()) + " back from " + event.what());
+    }
+
+    @Override
+    public Told lotCounted(LotCounted event) {
+      return new Told("Counted: " + amount(kind, event.amount()));
+    }
+
+    @Override
+    public Told lotDescribed(LotDescribed event) {
+      return new Told("Described anew");
+    }
+
+    @Override
+    public Told lotOpened(LotOpened event) {
+      return new Told("Opened " + fmt.date(event.on()));
+    }
+
+    @Override
+    public Told lotEnded(LotEnded event) {
+      return new Told(reason(event.reason()));
+    }
+
+    @Override
+    public Told lotStruck(LotStruck event) {
+      return new Told("Taken back");
+    }
+  }
+
+  static String reason(LotEnding reason) {
     return switch (reason) {
       case USED_UP -> "Used up";
       case GIVEN_AWAY -> "Given away";

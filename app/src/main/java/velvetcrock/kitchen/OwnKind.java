@@ -33,7 +33,7 @@ public enum OwnKind {
           new Figure("melts", "Melts at", "°C", 30, 100),
           new Figure("pellets", "Pellets, loose", "g/ml", 0.3, 0.9)),
       shipped -> choices(shipped.waxes().stream().toList(), Wax::key, Wax::name)),
-  /** Powders for pots. */
+  /** Powders for products. */
   POWDER(
       "powder",
       List.of(

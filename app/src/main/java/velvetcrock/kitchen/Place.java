@@ -6,8 +6,8 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Method;
 
 /** A plank on which jars stand. */
@@ -65,7 +65,7 @@ public class Place {
   }
 
   /** It, as the log names it. */
-  public Event.Stand stand() {
-    return new Event.Stand(id.toString(), name, light, celsius);
+  public Stand stand() {
+    return new Stand(id.toString(), name, light, celsius);
   }
 }

@@ -2,139 +2,232 @@ package velvetcrock.ledger;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.core.Refused;
-import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.log.Entry;
+import velvetcrock.core.log.Event;
+import velvetcrock.core.log.Log;
+import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.KindNames;
-import velvetcrock.web.StoredEntry;
 
-/** Reads and writes logs that are only added to: the same for lots, for loads and for pots. */
+/**
+ * The one store of all logs: of batches, lots, loads and products.
+ *
+ * <ol>
+ *   <li>A key names one writing in a household. A repeat of it is answered as the first was and
+ *       writes nothing; for something else it is refused with {@link KeyUsed}.
+ *   <li>Clocks, corrections and order are those of {@link Log}, for every kind of log.
+ *   <li>Whoever appends holds the subject's row until the end of the transaction, so that two
+ *       writers take turns.
+ *   <li>A state kept beside its subject is a cache: one of another version is folded anew.
+ * </ol>
+ */
 @Component
+@Transactional(propagation = Propagation.SUPPORTS)
 public class Ledger {
-  private static final Duration CLOCK_DIFFERENCE = Duration.ofMinutes(2);
   private static final int LONGEST_KEY = 120;
 
-  private final LedgerEntryRepository entries;
+  private final EntryRows rows;
   private final CurrentHousehold current;
+  private final Households households;
   private final EntityManager database;
   private final JsonMapper json;
   private final Clock clock;
 
   Ledger(
-      LedgerEntryRepository entries,
+      EntryRows rows,
       CurrentHousehold current,
+      Households households,
       EntityManager database,
       JsonMapper json,
       Clock clock) {
-    this.entries = entries;
+    this.rows = rows;
     this.current = current;
+    this.households = households;
     this.database = database;
     this.json = json;
     this.clock = clock;
   }
 
-  /** A line as it is shown. */
-  public record Line<E>(Entry<E> entry, String by, boolean replaced) {}
+  /**
+   * A line as it is shown.
+   *
+   * @param key what names its writing
+   * @param replaced whether a later one takes it out of the state
+   */
+  public record Line<E extends Event<?>>(
+      Entry<E> entry, String by, Instant writtenAt, String key, boolean replaced) {}
 
-  /** What a key was used for before, if it was. */
-  public Optional<UUID> subjectOf(String key) {
-    if (key.isBlank() || key.length() > LONGEST_KEY) {
-      throw new Refused("key", "An idempotency key has 1 to " + LONGEST_KEY + " characters.");
-    }
-    return entries.findByIdempotencyKey(key).map(LedgerEntry::subjectId);
+  /**
+   * What was written under a key.
+   *
+   * @param answer what was answered then, as JSON; null for entries that are older than answers
+   */
+  public record Before(
+      UUID subjectId,
+      UUID entryId,
+      int number,
+      String by,
+      Instant writtenAt,
+      @Nullable String answer) {}
+
+  /**
+   * What a repeat of this writing would repeat; empty if it is the first.
+   *
+   * @param subjectId the subject that is written to; null where it is still to be made
+   * @param event what is to be written
+   * @throws Refused at {@code key} if that cannot be one
+   * @throws KeyUsed if the key names something else: another subject or another kind of entry
+   */
+  public <E extends Event<?>> Optional<Before> before(
+      String key, Book<E, ?> book, @Nullable UUID subjectId, E event) {
+    checkKey(key);
+    Optional<EntryRow> row = rows.findByIdempotencyKey(key);
+    row.ifPresent(
+        r -> {
+          boolean same =
+              r.subject() == book.subject()
+                  && r.kind().equals(event.kind())
+                  && (subjectId == null || subjectId.equals(r.subjectId()));
+          if (!same) {
+            throw new KeyUsed(key, "“" + r.kind() + "” of a " + r.subject().word());
+          }
+        });
+    return row.map(Ledger::before);
   }
 
-  /** What was written under a key, if anything was. */
-  public <E> Optional<E> event(String key, KindNames<E> names) {
-    return entries.findByIdempotencyKey(key).map(row -> names.read(row.kind(), row.data(), json));
+  /** What was written under a key, whatever it was. */
+  public <E extends Event<?>> Optional<Entry<E>> under(String key, Book<E, ?> book) {
+    return rows.findByIdempotencyKey(key)
+        .filter(row -> row.subject() == book.subject())
+        .map(row -> entry(row, book));
   }
 
-  /** The log of a subject, in the order of writing. */
-  public <E> List<Entry<E>> of(UUID subject, KindNames<E> names) {
-    return lines(subject, names).stream().map(Line::entry).toList();
+  /** The subject that a key was used for, if it is of such a log. */
+  public Optional<UUID> subjectUnder(String key, Book<?, ?> book) {
+    return rows.findByIdempotencyKey(key)
+        .filter(row -> row.subject() == book.subject())
+        .map(EntryRow::subjectId);
+  }
+
+  private static Before before(EntryRow row) {
+    return new Before(
+        row.subjectId(), row.id(), row.number(), row.writtenBy(), row.writtenAt(), row.answer());
+  }
+
+  /** The log of a subject, as it was written. */
+  public <E extends Event<?>> Log<E> log(UUID subjectId, Book<E, ?> book) {
+    return new Log<>(
+        rows.findBySubjectIdOrderByNumber(subjectId).stream().map(r -> entry(r, book)).toList());
   }
 
   /** The same as it is shown. */
-  public <E> List<Line<E>> lines(UUID subject, KindNames<E> names) {
-    List<LedgerEntry> rows = entries.findBySubjectIdOrderByNumber(subject);
-    return rows.stream()
+  public <E extends Event<?>> List<Line<E>> lines(UUID subjectId, Book<E, ?> book) {
+    List<EntryRow> found = rows.findBySubjectIdOrderByNumber(subjectId);
+    Log<E> log = new Log<>(found.stream().map(r -> entry(r, book)).toList());
+    Set<UUID> replaced = log.replaced();
+    return found.stream()
         .map(
             row ->
                 new Line<>(
-                    new Entry<>(
-                        row.id(),
-                        row.number(),
-                        row.happenedAt(),
-                        names.read(row.kind(), row.data(), json),
-                        row.replaces()),
+                    entry(row, book),
                     row.writtenBy(),
-                    rows.stream().anyMatch(r -> row.id().equals(r.replaces()))))
+                    row.writtenAt(),
+                    row.key(),
+                    replaced.contains(row.id())))
         .toList();
   }
 
-  /**
-   * The log with an entry more, not written yet.
-   *
-   * @param at when it happened; now if null
-   * @throws Refused at {@code at} if that is still to come, at {@code replaces} if there is no such
-   *     entry or it was taken back before
-   */
-  public <E> List<Entry<E>> with(
-      List<Entry<E>> before, E event, @Nullable Instant at, @Nullable UUID replaces) {
-    Instant happened = (at == null ? clock.instant() : at).truncatedTo(ChronoUnit.MICROS);
-    if (happened.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
-      throw new Refused("at", "That has not happened yet.");
-    }
-    if (!before.isEmpty() && happened.isBefore(before.get(0).at())) {
-      throw new Refused("at", "That was before it began.");
-    }
-    if (replaces != null
-        && (before.stream().noneMatch(e -> e.id().equals(replaces))
-            || before.stream().anyMatch(e -> replaces.equals(e.replaces())))) {
-      throw new Refused("replaces", "There is no such entry, or it has been taken back already.");
-    }
-    List<Entry<E>> all = new ArrayList<>(before);
-    all.add(new Entry<>(UUID.randomUUID(), before.size() + 1, happened, event, replaces));
-    return all;
+  /** The key under which an entry was written; empty if there is no such entry. */
+  public String keyOf(UUID entryId) {
+    return rows.findById(entryId).map(EntryRow::key).orElse("");
   }
 
-  /** Writes the last entry of a log. */
-  public <E> void write(UUID subject, List<Entry<E>> all, KindNames<E> names, String key) {
-    Entry<E> last = all.get(all.size() - 1);
-    database.persist(
-        new LedgerEntry(
-            subject,
-            new StoredEntry.Happened(last.id(), last.number(), last.at(), last.replaces()),
-            new StoredEntry.Written(
-                names.nameOf(last.event()),
-                json.writeValueAsString(last.event()),
+  private static <E extends Event<?>> Entry<E> entry(EntryRow row, Book<E, ?> book) {
+    return new Entry<>(
+        row.id(),
+        row.number(),
+        row.happenedAt(),
+        book.storage().read(row.kind(), row.version(), row.data()),
+        row.replaces());
+  }
+
+  /**
+   * A log with one entry more, not written yet.
+   *
+   * @throws Refused as {@link Log#with} does
+   */
+  public <E extends Event<?>> Log<E> with(Log<E> log, Log.Draft<E> draft) {
+    return log.with(draft, new Log.Now(clock.instant(), households.current().zone()));
+  }
+
+  /**
+   * Writes the last entry of a log.
+   *
+   * @param key names the writing
+   * @param answer what whoever writes it is answered, besides what is known of every entry; null
+   *     for nothing
+   * @return what a repeat would be answered
+   */
+  public <E extends Event<?>> Before write(
+      UUID subjectId, Log<E> log, Book<E, ?> book, String key, @Nullable Object answer) {
+    checkKey(key);
+    Entry<E> last = log.last();
+    EntryRow row =
+        new EntryRow(
+            book.subject(),
+            subjectId,
+            last,
+            new EntryRow.Content(
+                last.event().kind(),
+                book.storage().version(last.event()),
+                book.storage().json(last.event())),
+            new EntryRow.Written(
                 clock.instant(),
                 current.name(),
-                key)));
+                key,
+                answer == null ? null : json.writeValueAsString(answer)));
+    database.persist(row);
+    return before(row);
   }
 
-  /** A state as it is stored. */
-  public String json(Object state) {
-    return json.writeValueAsString(state);
+  /** An answer that was given before. */
+  public <T> Optional<T> answered(Before before, Class<T> type) {
+    return Optional.ofNullable(before.answer()).map(a -> json.readValue(a, type));
   }
 
-  /** A state that was stored. */
-  public <T> T read(String state, Class<T> type) {
-    return json.readValue(state, type);
+  /** A state as it is kept beside its subject. */
+  public <S> Kept keep(Book<?, S> book, S state) {
+    return new Kept(json.writeValueAsString(state), book.version());
+  }
+
+  /**
+   * The state of a subject: as it was kept, or folded anew where that was done by other rules or in
+   * another shape.
+   */
+  public <E extends Event<?>, S> S state(UUID subjectId, Book<E, S> book, Kept kept) {
+    return kept.version().equals(book.version())
+        ? json.readValue(kept.state(), book.state())
+        : book.fold().apply(log(subjectId, book));
   }
 
   /** The time it is. */
   public Instant now() {
     return clock.instant();
+  }
+
+  private static void checkKey(String key) {
+    if (key.isBlank() || key.length() > LONGEST_KEY) {
+      throw new Refused("key", "An idempotency key has 1 to " + LONGEST_KEY + " characters.");
+    }
   }
 }

@@ -13,7 +13,7 @@ class BottlePass {
   @Id private UUID id;
   @TenantId private UUID householdId;
   private @Nullable UUID batchId;
-  private @Nullable UUID potId;
+  private @Nullable UUID productId;
   private String letter;
   private String token;
   private Instant madeAt;
@@ -30,10 +30,10 @@ class BottlePass {
     this.madeAt = madeAt;
   }
 
-  /** A pass to the tins of a group of a pot. */
-  static BottlePass ofPot(UUID potId, String group, String token, Instant madeAt) {
+  /** A pass to the tins of a group of a product. */
+  static BottlePass ofProduct(UUID productId, String group, String token, Instant madeAt) {
     BottlePass pass = new BottlePass(null, group, token, madeAt);
-    pass.potId = potId;
+    pass.productId = productId;
     return pass;
   }
 

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BottlePassRepository extends JpaRepository<BottlePass, UUID> {
-  Optional<BottlePass> findByPotIdAndLetterAndRevokedAtIsNull(UUID potId, String letter);
+  Optional<BottlePass> findByProductIdAndLetterAndRevokedAtIsNull(UUID productId, String letter);
 
   List<BottlePass> findByBatchIdInAndRevokedAtIsNull(Collection<UUID> batches);
 }

@@ -20,13 +20,14 @@ import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.melt.PotEvent;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.product.TinFate;
+import velvetcrock.core.product.TinGroup;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
-import velvetcrock.pots.PotCautions;
-import velvetcrock.pots.PotRecord;
-import velvetcrock.pots.Pots;
+import velvetcrock.products.ProductCautions;
+import velvetcrock.products.ProductRecord;
+import velvetcrock.products.Products;
 import velvetcrock.web.Formats;
 import velvetcrock.web.NotFound;
 
@@ -37,9 +38,9 @@ class PassController {
   private final Batches batches;
   private final BottleBook book;
   private final LabelWriter labels;
-  private final PotLabelWriter potLabels;
-  private final Pots pots;
-  private final PotCautions potCautions;
+  private final TinLabelWriter tinLabels;
+  private final Products products;
+  private final ProductCautions potCautions;
   private final Households households;
   private final Catalogues catalogues;
   private final Cautions cautions;
@@ -50,9 +51,9 @@ class PassController {
       Batches batches,
       BottleBook book,
       LabelWriter labels,
-      PotLabelWriter potLabels,
-      Pots pots,
-      PotCautions potCautions,
+      TinLabelWriter tinLabels,
+      Products products,
+      ProductCautions potCautions,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
@@ -61,8 +62,8 @@ class PassController {
     this.batches = batches;
     this.book = book;
     this.labels = labels;
-    this.potLabels = potLabels;
-    this.pots = pots;
+    this.tinLabels = tinLabels;
+    this.products = products;
     this.potCautions = potCautions;
     this.households = households;
     this.catalogues = catalogues;
@@ -93,8 +94,8 @@ class PassController {
   }
 
   private Held held(Passes.Held found) {
-    if (found.pot() != null) {
-      return tins(found.pot(), found.letter());
+    if (found.product() != null) {
+      return tins(found.product(), found.letter());
     }
     BatchRecord batch = batches.find(Objects.requireNonNull(found.batch()));
     BottleRecord bottle = book.one(batch, found.letter());
@@ -110,33 +111,33 @@ class PassController {
   }
 
   private Held tins(String code, String letter) {
-    PotRecord pot = pots.find(code);
-    PotEvent.Group group =
-        pot.state().group(letter).orElseThrow(() -> new NotFound("There are no such tins."));
+    ProductRecord product = products.find(code);
+    TinGroup group =
+        product.state().group(letter).orElseThrow(() -> new NotFound("There are no such tins."));
     Formats fmt = households.formats(households.current());
     boolean gone =
-        pot.state().tins().stream()
+        product.state().tins().stream()
             .filter(t -> t.group().equals(letter))
-            .anyMatch(t -> t.fate() == PotEvent.Fate.SPOILED);
+            .anyMatch(t -> t.fate() == TinFate.SPOILED);
     return new Held(
-        potLabels.of(pot, group, null, new LabelWriter.Extras(true, "", false)),
-        fmt.fullDate(pot.bestBefore(group)),
-        pot.bestBefore(group).isBefore(fmt.today()),
+        tinLabels.of(product, group, null, new LabelWriter.Extras(true, "", false)),
+        fmt.fullDate(product.bestBefore(group)),
+        product.bestBefore(group).isBefore(fmt.today()),
         gone,
         potCautions.of(
-            pot.state().plan(),
-            pot.state().partsOf(group),
+            product.state().plan(),
+            product.state().partsOf(group),
             group.where(),
-            pot.state().dropsOf(group)));
+            product.state().dropsOf(group)));
   }
 
-  @PostMapping("/pots/{code}/groups/{letter}/void-pass")
+  @PostMapping("/products/{code}/groups/{letter}/void-pass")
   String makeTinsVoid(
       @PathVariable String code, @PathVariable String letter, RedirectAttributes flash) {
-    PotRecord pot = pots.find(code);
-    passes.revokePot(pot.id(), letter.toUpperCase(Locale.ROOT));
+    ProductRecord product = products.find(code);
+    passes.revokeProduct(product.id(), letter.toUpperCase(Locale.ROOT));
     flash.addFlashAttribute("notice", "Those codes open nothing any more. Print new labels.");
-    return "redirect:/pots/" + pot.code();
+    return "redirect:/products/" + product.code();
   }
 
   @PostMapping("/cellar/{code}/{letter}/void-pass")

@@ -41,11 +41,11 @@ public class Passes {
   }
 
   /**
-   * A bottle by its batch's code and its letter, or tins by their pot's code and their group's.
+   * A bottle by its batch's code and its letter, or tins by their product's code and their group's.
    *
-   * @param pot null for a bottle
+   * @param product null for a bottle
    */
-  record Held(@Nullable String batch, @Nullable String pot, String letter) {}
+  record Held(@Nullable String batch, @Nullable String product, String letter) {}
 
   /** Whoever holds a bottle: sees its label and nothing else of the household. */
   private record Holder(UUID householdId, String displayName) implements InHousehold {}
@@ -84,19 +84,22 @@ public class Passes {
 
   /** The token of the tins of a group; made where there is none. */
   @Transactional
-  String potToken(UUID pot, String group) {
+  String productToken(UUID product, String group) {
     return passes
-        .findByPotIdAndLetterAndRevokedAtIsNull(pot, group)
+        .findByProductIdAndLetterAndRevokedAtIsNull(product, group)
         .map(BottlePass::token)
         .orElseGet(
-            () -> passes.save(BottlePass.ofPot(pot, group, fresh(), clock.instant())).token());
+            () ->
+                passes
+                    .save(BottlePass.ofProduct(product, group, fresh(), clock.instant()))
+                    .token());
   }
 
   /** Makes what is printed on the tins of a group open nothing any more. */
   @Transactional
-  void revokePot(UUID pot, String group) {
+  void revokeProduct(UUID product, String group) {
     passes
-        .findByPotIdAndLetterAndRevokedAtIsNull(pot, group)
+        .findByProductIdAndLetterAndRevokedAtIsNull(product, group)
         .ifPresent(pass -> pass.revoke(clock.instant()));
   }
 
@@ -127,7 +130,7 @@ public class Passes {
     return jdbc
         .query(
             "select p.household_id, x.code, t.code, p.letter from bottle_pass p"
-                + " left join batch x on x.id = p.batch_id left join pot t on t.id = p.pot_id"
+                + " left join batch x on x.id = p.batch_id left join product t on t.id = p.product_id"
                 + " where p.token = ? and p.revoked_at is null",
             (row, number) ->
                 new Found(

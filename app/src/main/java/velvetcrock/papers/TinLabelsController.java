@@ -14,48 +14,48 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.core.Refused;
-import velvetcrock.core.melt.PotEvent;
-import velvetcrock.core.melt.PotState;
+import velvetcrock.core.product.ProductState;
+import velvetcrock.core.product.TinGroup;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
-import velvetcrock.pots.PotRecord;
-import velvetcrock.pots.PotWords;
-import velvetcrock.pots.Pots;
+import velvetcrock.products.ProductRecord;
+import velvetcrock.products.ProductWords;
+import velvetcrock.products.Products;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
 
-/** Sheets of labels for the tins of a pot, one for each tin, as a PDF. */
+/** Sheets of labels for the tins of a product, one for each tin, as a PDF. */
 @Controller
 class TinLabelsController {
   private static final int MOST = 500;
 
-  private final Pots pots;
+  private final Products products;
   private final Passes passes;
-  private final PotLabelWriter writer;
+  private final TinLabelWriter writer;
   private final Households households;
   private final Catalogues catalogues;
 
   TinLabelsController(
-      Pots pots,
+      Products products,
       Passes passes,
-      PotLabelWriter writer,
+      TinLabelWriter writer,
       Households households,
       Catalogues catalogues) {
-    this.pots = pots;
+    this.products = products;
     this.passes = passes;
     this.writer = writer;
     this.households = households;
     this.catalogues = catalogues;
   }
 
-  @GetMapping("/pots/{code}/labels")
+  @GetMapping("/products/{code}/labels")
   String choose(@PathVariable String code, Model model) {
-    PotRecord pot = pots.find(code);
+    ProductRecord product = products.find(code);
     String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
-    List<String> all = pot.state().groups().stream().map(PotEvent.Group::letter).toList();
+    List<String> all = product.state().groups().stream().map(TinGroup::letter).toList();
     page(
-        pot,
+        product,
         new LabelForm(all, "a4-21", "1", "0", null, "", null, here, null, null),
         FieldErrors.none(),
         List.of(),
@@ -63,34 +63,34 @@ class TinLabelsController {
     return "papers/labels";
   }
 
-  @PostMapping("/pots/{code}/labels")
+  @PostMapping("/products/{code}/labels")
   Object print(@PathVariable String code, LabelForm form) {
-    PotRecord pot = pots.find(code);
+    ProductRecord product = products.find(code);
     List<String> questioned = List.of();
     try {
       LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
-      questioned = LabelPrinting.questioned(form.ownWords(), writer.herbNames(pot.state()));
+      questioned = LabelPrinting.questioned(form.ownWords(), writer.herbNames(product.state()));
       LabelPrinting.question(questioned, form);
-      return LabelPrinting.pdf(LabelSheet.pdf(labels(form, pot), grid, form.skipped()));
+      return LabelPrinting.pdf(LabelSheet.pdf(labels(form, product), grid, form.skipped()));
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
-      page(pot, form, FieldErrors.of(refused), questioned, page.getModel());
+      page(product, form, FieldErrors.of(refused), questioned, page.getModel());
       return page;
     }
   }
 
-  private List<LabelSheet.Label> labels(LabelForm form, PotRecord pot) {
+  private List<LabelSheet.Label> labels(LabelForm form, ProductRecord product) {
     LabelWriter.Extras extras = new LabelWriter.Extras(form.inci() != null, form.ownWords(), true);
     String base = form.base();
     Set<String> letters = new HashSet<>(form.bottles());
     List<LabelSheet.Label> labels = new ArrayList<>();
-    for (PotEvent.Group group : pot.state().groups()) {
+    for (TinGroup group : product.state().groups()) {
       if (letters.contains(group.letter())) {
-        String address = base + "/b/" + passes.potToken(pot.id(), group.letter());
-        for (PotState.Tin tin : pot.state().tins()) {
+        String address = base + "/b/" + passes.productToken(product.id(), group.letter());
+        for (ProductState.Tin tin : product.state().tins()) {
           if (tin.group().equals(group.letter())) {
             LabelSheet.Label label =
-                new LabelSheet.Label(writer.of(pot, group, tin.name(), extras), address);
+                new LabelSheet.Label(writer.of(product, group, tin.name(), extras), address);
             for (int i = 0; i < form.copies(); i++) {
               labels.add(label);
             }
@@ -108,25 +108,30 @@ class TinLabelsController {
   }
 
   private void page(
-      PotRecord pot,
+      ProductRecord product,
       LabelForm form,
       FieldErrors errors,
       List<String> questioned,
       Map<String, Object> model) {
     Formats fmt = households.formats(households.current());
     List<LabelsController.Choice> choices = new ArrayList<>();
-    for (PotEvent.Group group : pot.state().groups()) {
+    for (TinGroup group : product.state().groups()) {
       choices.add(
           new LabelsController.Choice(
               group.letter(),
-              group.count() + " × " + fmt.ml(group.ml()) + " for " + PotWords.where(group.where()),
+              group.count()
+                  + " × "
+                  + fmt.ml(group.ml())
+                  + " for "
+                  + ProductWords.where(group.where()),
               form.bottles().contains(group.letter())));
     }
-    model.put("action", "/pots/" + pot.code() + "/labels");
-    model.put("back", "/pots/" + pot.code());
+    model.put("action", "/products/" + product.code() + "/labels");
+    model.put("back", "/products/" + product.code());
     model.put(
-        "backWords", pot.code() + " " + new PotWords(catalogues.current(), fmt).name(pot.state()));
-    model.put("place", "pots");
+        "backWords",
+        product.code() + " " + new ProductWords(catalogues.current(), fmt).name(product.state()));
+    model.put("place", "products");
     model.put("asked", "For which tins? One label for each.");
     model.put("choices", choices);
     model.put("sheets", LabelPrinting.sheets());

@@ -29,6 +29,7 @@ import velvetcrock.core.diary.Clash;
 import velvetcrock.core.diary.Diary;
 import velvetcrock.core.diary.House;
 import velvetcrock.core.diary.Job;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Outlook;
@@ -38,13 +39,12 @@ import velvetcrock.core.plan.Supply;
 import velvetcrock.core.plan.Timetable;
 import velvetcrock.core.plan.Want;
 import velvetcrock.core.plan.WantOrder;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
-import velvetcrock.pots.Pots;
+import velvetcrock.products.Products;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
 import velvetcrock.web.MethodWords;
@@ -63,7 +63,7 @@ public class Plans {
   private final Catalogues catalogues;
   private final Cautions cautions;
   private final Experience experience;
-  private final Pots pots;
+  private final Products products;
   private final Journal journal;
   private final CurrentHousehold current;
   private final JsonMapper json;
@@ -78,7 +78,7 @@ public class Plans {
       Catalogues catalogues,
       Cautions cautions,
       Experience experience,
-      Pots pots,
+      Products products,
       Journal journal,
       CurrentHousehold current,
       JsonMapper json,
@@ -91,7 +91,7 @@ public class Plans {
     this.catalogues = catalogues;
     this.cautions = cautions;
     this.experience = experience;
-    this.pots = pots;
+    this.products = products;
     this.journal = journal;
     this.current = current;
     this.json = json;
@@ -123,8 +123,8 @@ public class Plans {
             experience.own(),
             new Want.Pan(
                 catalogues.current().wax(Outlook.HARDENS),
-                pots.taste(Outlook.HARDENS).mean(),
-                pots.overrun().mean())));
+                products.taste(Outlook.HARDENS).mean(),
+                products.overrun().mean())));
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
@@ -209,12 +209,12 @@ public class Plans {
    * A way that somebody decides on in one go.
    *
    * @param size what one holds, as typed
-   * @param kind of pot
+   * @param kind of product
    */
   public record Wanted(
       int count,
       String size,
-      PotKind kind,
+      Firmness kind,
       String herb,
       String carrier,
       LocalDate by,

@@ -18,11 +18,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.plan.Outlook;
 import velvetcrock.core.plan.Route;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -140,7 +140,7 @@ class PlansController {
     model.addAttribute("parts", parts(Typed.text(completed.herb())));
     model.addAttribute("carriers", catalogues.current().carriers());
     model.addAttribute("cuts", Cut.values());
-    model.addAttribute("potKinds", potKinds());
+    model.addAttribute("firmnesses", firmnesses());
     model.addAttribute("instead", new InsteadLinks());
     model.addAttribute("view", null);
     model.addAttribute("errors", errors);
@@ -162,13 +162,13 @@ class PlansController {
     return "plans/want";
   }
 
-  /** A kind of pot to choose. */
-  record PotChoice(String key, String words) {}
+  /** A kind of product to choose. */
+  record FirmnessChoice(String key, String words) {}
 
-  private static List<PotChoice> potKinds() {
-    return Arrays.stream(PotKind.values())
-        .filter(kind -> kind != PotKind.LOTION_BAR)
-        .map(kind -> new PotChoice(kind.name(), Thing.words(kind)))
+  private static List<FirmnessChoice> firmnesses() {
+    return Arrays.stream(Firmness.values())
+        .filter(kind -> kind != Firmness.LOTION_BAR)
+        .map(kind -> new FirmnessChoice(kind.name(), Thing.words(kind)))
         .toList();
   }
 

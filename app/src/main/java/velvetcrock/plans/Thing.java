@@ -3,8 +3,8 @@ package velvetcrock.plans;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.plan.Want;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.web.Formats;
 
 /**
@@ -12,15 +12,15 @@ import velvetcrock.web.Formats;
  *
  * @param count how many; 1 for oil
  * @param size what one holds or weighs, ml or g; a pad's side, mm
- * @param kind of pot, for tins; null for anything else
+ * @param kind of product, for tins; null for anything else
  */
-record Thing(What what, int count, double size, @Nullable PotKind kind) {
+record Thing(What what, int count, double size, @Nullable Firmness kind) {
   private static final double GAUZE_G_PER_M2 = 40;
   private static final int GAUZE_LAYERS = 4;
 
   /** What can be wanted. */
   enum What {
-    /** Tins of a pot. */
+    /** Tins of a product. */
     TINS("tins"),
     /** Bottles of oil. */
     BOTTLES("bottles"),
@@ -47,7 +47,7 @@ record Thing(What what, int count, double size, @Nullable PotKind kind) {
 
   Want want() {
     return switch (what) {
-      case TINS -> new Want.Tins(count, size, kind == null ? PotKind.SALVE : kind);
+      case TINS -> new Want.Tins(count, size, kind == null ? Firmness.SALVE : kind);
       case BOTTLES -> new Want.Bottles(count, size);
       case BARS -> new Want.Bars(count, size);
       case PADS -> new Want.Pads(count, size, size, GAUZE_G_PER_M2, GAUZE_LAYERS);
@@ -65,7 +65,7 @@ record Thing(What what, int count, double size, @Nullable PotKind kind) {
   String words(Formats fmt) {
     return switch (what) {
       case TINS ->
-          pieces("tin") + " of " + fmt.ml(size) + " " + words(kind == null ? PotKind.SALVE : kind);
+          pieces("tin") + " of " + fmt.ml(size) + " " + words(kind == null ? Firmness.SALVE : kind);
       case BOTTLES -> pieces("bottle") + " of " + fmt.ml(size);
       case BARS -> pieces("bar") + " of " + fmt.g(size);
       case PADS -> pieces("pad") + " of " + fmt.number(size / 10, 0) + " cm";
@@ -78,8 +78,8 @@ record Thing(What what, int count, double size, @Nullable PotKind kind) {
     return count + " " + one + (count == 1 ? "" : "s");
   }
 
-  /** A kind of pot in plain words. */
-  static String words(PotKind kind) {
+  /** A kind of product in plain words. */
+  static String words(Firmness kind) {
     return kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 }

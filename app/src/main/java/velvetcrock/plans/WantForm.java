@@ -39,7 +39,7 @@ record WantForm(
    * A thing as typed.
    *
    * @param size what one holds, weighs or measures, such as {@code 30 ml} or {@code 10 cm}
-   * @param kind of pot, for tins
+   * @param kind of product, for tins
    */
   record Row(
       @Nullable String what, @Nullable String count, @Nullable String size, @Nullable String kind) {

@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -22,7 +23,6 @@ import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.plan.SafeFor;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.web.Dates;
 import velvetcrock.web.Typed;
 
@@ -96,7 +96,8 @@ final class WantReader {
     int count = (int) Math.round(Typed.number(row.count(), 1, MOST_PIECES, kind.words()));
     return checked(
         switch (kind) {
-          case TINS -> new Thing(kind, count, ml(size), Typed.named(PotKind.class, row.kind(), ""));
+          case TINS ->
+              new Thing(kind, count, ml(size), Typed.named(Firmness.class, row.kind(), ""));
           case BOTTLES -> new Thing(kind, count, ml(size), null);
           case BARS -> new Thing(kind, count, grams(size), null);
           case PADS -> new Thing(kind, count, sideMm(size), null);

@@ -10,16 +10,16 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.plan.DryingRound;
-import velvetcrock.core.plan.PotRound;
+import velvetcrock.core.plan.ProductRound;
 import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Dryings;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Place;
 import velvetcrock.plans.Plans;
-import velvetcrock.pots.PotRecord;
-import velvetcrock.pots.PotWords;
-import velvetcrock.pots.Pots;
+import velvetcrock.products.ProductRecord;
+import velvetcrock.products.ProductWords;
+import velvetcrock.products.Products;
 import velvetcrock.web.Formats;
 
 /** Gathers from every place what wants doing. */
@@ -31,7 +31,7 @@ class RoundReader {
   private final Catalogues catalogues;
   private final Dryings dryings;
   private final Plans plans;
-  private final Pots pots;
+  private final Products products;
   private final RoundNotes notes;
   private final Clock clock;
 
@@ -40,14 +40,14 @@ class RoundReader {
       Catalogues catalogues,
       Dryings dryings,
       Plans plans,
-      Pots pots,
+      Products products,
       RoundNotes notes,
       Clock clock) {
     this.book = book;
     this.catalogues = catalogues;
     this.dryings = dryings;
     this.plans = plans;
-    this.pots = pots;
+    this.products = products;
     this.notes = notes;
     this.clock = clock;
   }
@@ -68,7 +68,7 @@ class RoundReader {
             loads,
             loads.size() < MOST_LOADS ? 0 : dryings.count() - loads.size(),
             plans.open(),
-            pots(house, fmt),
+            products(house, fmt),
             notes.live()),
         round,
         catalogues.current(),
@@ -76,19 +76,22 @@ class RoundReader {
         now.atZone(house.zone()).getHour());
   }
 
-  /** Pots that want something, with what. */
-  private List<RoundView.InPot> pots(Household house, Formats fmt) {
-    PotRound round = new PotRound(house.zone(), fmt.today());
-    PotWords words = new PotWords(catalogues.current(), fmt);
-    List<RoundView.InPot> wanting = new ArrayList<>();
-    for (PotRecord pot : pots.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS))) {
+  /** Products that want something, with what. */
+  private List<RoundView.Made> products(Household house, Formats fmt) {
+    ProductRound round = new ProductRound(house.zone(), fmt.today());
+    ProductWords words = new ProductWords(catalogues.current(), fmt);
+    List<RoundView.Made> wanting = new ArrayList<>();
+    for (ProductRecord product : products.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS))) {
       round
-          .task(pot.state(), pot.bestBefore())
+          .task(product.state(), product.bestBefore())
           .ifPresent(
               task ->
                   wanting.add(
-                      new RoundView.InPot(
-                          pot.code(), words.name(pot.state()), pot.bestBefore(), task)));
+                      new RoundView.Made(
+                          product.code(),
+                          words.name(product.state()),
+                          product.bestBefore(),
+                          task)));
     }
     return wanting;
   }

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.core.log.BatchReckoning;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Ahead;
@@ -52,8 +52,8 @@ record RoundView(
   /** A bottle that may want something, with what it does. */
   record Waiting(BottleRecord bottle, Optional<Task> task) {}
 
-  /** A pot that wants something. */
-  record InPot(String code, String name, LocalDate bestBefore, Task task) {}
+  /** A product that wants something. */
+  record Made(String code, String name, LocalDate bestBefore, Task task) {}
 
   /** A load that dries with what wants doing for it. */
   record Load(LoadRecord load, List<Task> tasks) {}
@@ -70,7 +70,7 @@ record RoundView(
       List<Load> loads,
       long moreLoads,
       List<Planned> plans,
-      List<InPot> pots,
+      List<Made> products,
       List<RoundNote> notes) {}
 
   /** A place on the way with what is to be done there. */
@@ -291,15 +291,15 @@ record RoundView(
     if (!cellar.isEmpty()) {
       stops.add(new Stop("Cellar", cellar));
     }
-    List<Item> pots = all.pots().stream().map(p -> pot(p, fmt)).toList();
-    if (!pots.isEmpty()) {
-      stops.add(new Stop("Pots", pots));
+    List<Item> products = all.products().stream().map(p -> product(p, fmt)).toList();
+    if (!products.isEmpty()) {
+      stops.add(new Stop("Products", products));
     }
     return stops;
   }
 
-  private static Item pot(InPot pot, Formats fmt) {
-    Kind kind = pot.task().kind();
+  private static Item product(Made product, Formats fmt) {
+    Kind kind = product.task().kind();
     boolean inThePan = kind == Kind.FINISH_POT;
     String words =
         switch (kind) {
@@ -308,16 +308,17 @@ record RoundView(
           default -> "Smell at it";
         };
     return new Item(
-            pot.code(),
+            product.code(),
             words,
-            pot.name() + (inThePan ? ", in the pan" : ", good until " + fmt.date(pot.bestBefore())),
-            inThePan ? pot.task().overdueDays(fmt.today()) > 0 : kind == Kind.PAST_DATE,
+            product.name()
+                + (inThePan ? ", in the pan" : ", good until " + fmt.date(product.bestBefore())),
+            inThePan ? product.task().overdueDays(fmt.today()) > 0 : kind == Kind.PAST_DATE,
             null,
             "",
-            "/pots/" + pot.code(),
+            "/products/" + product.code(),
             "",
             inThePan ? MINUTES_CHARGING : MINUTES_TENDING)
-        .about(Says.of(pot.code(), kind));
+        .about(Says.of(product.code(), kind));
   }
 
   /** A plan whose day has come. */

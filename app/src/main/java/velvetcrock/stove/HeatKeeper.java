@@ -15,12 +15,12 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.LoggedEntry;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.RanHot;
 import velvetcrock.core.heat.HeatStatistics;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.heat.Settled;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Appliances;
 
 /**
@@ -45,9 +45,9 @@ class HeatKeeper {
 
   /** Brings the log in line with the times above the ceiling that readings show. */
   void logExcursions(BatchRecord batch, PotHeat heat) {
-    List<Event.RanHot> found = found(heat);
+    List<RanHot> found = found(heat);
     List<BatchState.Excursion> logged = batch.state().heat().excursions();
-    for (Event.RanHot hot : found) {
+    for (RanHot hot : found) {
       Optional<BatchState.Excursion> known =
           logged.stream().filter(l -> same(l.from(), hot.from())).findFirst();
       if (known.isEmpty()) {
@@ -66,16 +66,16 @@ class HeatKeeper {
     }
   }
 
-  private static List<Event.RanHot> found(PotHeat heat) {
+  private static List<RanHot> found(PotHeat heat) {
     if (heat.readings() < 2) {
       return List.of();
     }
-    List<Event.RanHot> found = new ArrayList<>();
+    List<RanHot> found = new ArrayList<>();
     Optional<HeatStatistics.Excursion> now = heat.excursionNow();
     for (HeatStatistics.Excursion e : heat.statistics().orElseThrow().excursions()) {
       boolean lasts = now.filter(n -> n.fromHours() == e.fromHours()).isPresent();
       found.add(
-          new Event.RanHot(
+          new RanHot(
               at(heat, e.fromHours()),
               lasts ? null : at(heat, e.toHours()),
               e.peakC(),
@@ -94,25 +94,25 @@ class HeatKeeper {
   }
 
   /** Written once when it begins and once when it is over. */
-  private static boolean grown(BatchState.Excursion logged, Event.RanHot found) {
+  private static boolean grown(BatchState.Excursion logged, RanHot found) {
     return logged.to() == null && found.to() != null
         || logged.to() != null && found.to() != null && !same(logged.to(), found.to());
   }
 
-  private static Event.RanHot sameStart(Event.RanHot hot, Instant from) {
-    return new Event.RanHot(from, hot.to(), hot.peakC(), hot.ceilingC());
+  private static RanHot sameStart(RanHot hot, Instant from) {
+    return new RanHot(from, hot.to(), hot.peakC(), hot.ceilingC());
   }
 
   private Optional<UUID> entry(BatchRecord batch, Instant from) {
     return batches.log(batch).stream()
         .filter(e -> !e.replaced())
-        .filter(e -> e.entry().event() instanceof Event.RanHot hot && hot.from().equals(from))
+        .filter(e -> e.entry().event() instanceof RanHot hot && hot.from().equals(from))
         .map(LoggedEntry::entry)
         .map(velvetcrock.core.log.Entry::id)
         .findFirst();
   }
 
-  private void log(BatchRecord batch, Event.RanHot hot, @Nullable UUID replaces) {
+  private void log(BatchRecord batch, RanHot hot, @Nullable UUID replaces) {
     try {
       batches.append(
           batch.code(),

@@ -30,7 +30,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Refused;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;

@@ -8,8 +8,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.heat.Series;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Catalogue;
 
 /**

@@ -14,7 +14,7 @@ import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.HeatWatch;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;

@@ -24,7 +24,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.measure.Temperatures;
 
 /**

@@ -8,10 +8,10 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.HeatStatistics;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.web.Formats;
 
 /**

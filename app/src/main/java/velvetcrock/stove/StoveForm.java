@@ -7,8 +7,9 @@ import java.time.format.DateTimeParseException;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.heat.Assumed;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.web.Typed;
 
@@ -67,7 +68,7 @@ record StoveForm(
     return name;
   }
 
-  Event.@Nullable Bath bath() {
+  @Nullable Bath bath() {
     if (Typed.blank(bathName)) {
       return null;
     }
@@ -78,7 +79,7 @@ record StoveForm(
         problems.attempt("bathDepth", () -> Typed.number(bathDepth, 0.5, 50, "centimetres"));
     Double power = problems.attempt("watts", () -> Typed.number(watts, 0, 5000, "watts"));
     problems.refuseIfAny();
-    return new Event.Bath(
+    return new Bath(
         Typed.text(bathName),
         depth * MM_PER_CM,
         depth * MM_PER_CM * LOWEST_SHARE,
@@ -90,8 +91,8 @@ record StoveForm(
     return Typed.named(Assumed.HandTest.class, felt, "felt");
   }
 
-  Event.Answer answered() {
-    return Typed.named(Event.Answer.class, answer, "answer");
+  HeatAnswer answered() {
+    return Typed.named(HeatAnswer.class, answer, "answer");
   }
 
   Instant excursion() {

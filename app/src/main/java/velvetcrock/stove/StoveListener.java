@@ -10,7 +10,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;

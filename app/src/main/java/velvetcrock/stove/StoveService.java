@@ -16,12 +16,23 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.FeltByHand;
+import velvetcrock.core.batch.HeatAnswered;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.Moved;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.TakenOffHeat;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Settled;
 import velvetcrock.core.heat.ThermalPot;
-import velvetcrock.core.log.BatchReckoning.Reading;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Appliances.Known;
 import velvetcrock.kitchen.Households;
@@ -67,12 +78,12 @@ class StoveService {
       case "knob" -> turn(batch, form, at, key);
       case "off" -> off(batch, form, at, key);
       case "felt" -> {
-        append(batch, new Event.FeltByHand(form.test()), at, key);
+        append(batch, new FeltByHand(form.test()), at, key);
         yield "Felt and noted.";
       }
       case "bath" -> topUp(batch, at, key);
       case "answer" -> {
-        append(batch, new Event.HeatAnswered(form.excursion(), form.answered()), at, key);
+        append(batch, new HeatAnswered(form.excursion(), form.answered()), at, key);
         yield "The answer is in the log.";
       }
       case "read" -> read(batch, form, at);
@@ -80,16 +91,16 @@ class StoveService {
     };
   }
 
-  private Written append(BatchRecord batch, Event event, @Nullable Instant at, String key) {
+  private Written append(BatchRecord batch, BatchEvent event, @Nullable Instant at, String key) {
     return batches.append(batch.code(), event, at, null, key);
   }
 
   private String putOn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
-    Event.Bath bath = form.bath();
+    Bath bath = form.bath();
     String setting = form.knobName();
     Known known = appliances.choose(Typed.text(form.appliance()));
-    Event.Heater heater = new Event.Heater(known.id().toString(), known.name(), known.kind());
-    append(batch, new Event.PutOnHeat(heater, knob(known, setting), bath), at, key);
+    Heater heater = new Heater(known.id().toString(), known.name(), known.kind());
+    append(batch, new PutOnHeat(heater, knob(known, setting), bath), at, key);
     return batch.code() + " is on the heat.";
   }
 
@@ -98,15 +109,15 @@ class StoveService {
         batch.state().heat().now().orElseThrow(() -> new Refused("kind", "It is not on the heat."));
     String id = stint.heater().key();
     Known known = appliances.choose(id == null ? stint.heater().kind().name() : id);
-    append(batch, new Event.KnobTurned(knob(known, form.knobName())), at, key);
+    append(batch, new KnobTurned(knob(known, form.knobName())), at, key);
     return "The knob is at " + form.knobName() + ".";
   }
 
   /** What a setting comes to: learned in this kitchen, else typical of its kind, else not known. */
-  private Event.Knob knob(Known known, String setting) {
+  private Knob knob(Known known, String setting) {
     Optional<Settled> settled =
         known.of(setting).map(Appliances.Learned::settled).or(() -> typical(known.kind(), setting));
-    return new Event.Knob(
+    return new Knob(
         setting,
         settled.map(Settled::meanC).orElse(null),
         settled.map(s -> Math.max(0.1, s.minutes() / 60)).orElse(null));
@@ -121,10 +132,10 @@ class StoveService {
   }
 
   private String off(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
-    append(batch, new Event.TakenOffHeat(), at, key);
+    append(batch, new TakenOffHeat(), at, key);
     if (!Typed.blank(form.place())) {
-      Event.Stand stand = households.place(Typed.text(form.place())).stand();
-      append(batch, new Event.Moved(stand), at, key + ":moved");
+      Stand stand = households.place(Typed.text(form.place())).stand();
+      append(batch, new Moved(stand), at, key + ":moved");
       return "Off the heat and carried to " + stand.name() + ".";
     }
     return "Off the heat.";
@@ -134,7 +145,7 @@ class StoveService {
   private String topUp(BatchRecord batch, @Nullable Instant at, String key) {
     List<BatchRecord> together = together(batch);
     together.forEach(
-        b -> append(b, new Event.BathToppedUp(), at, b == batch ? key : key + ":" + b.code()));
+        b -> append(b, new BathToppedUp(), at, b == batch ? key : key + ":" + b.code()));
     return together.size() == 1
         ? "The bath is full again."
         : "The bath is full again for " + together.size() + " pots.";
@@ -143,7 +154,7 @@ class StoveService {
   /** The pots that stand in the same bath, this one first. */
   private List<BatchRecord> together(BatchRecord batch) {
     List<BatchRecord> together = new ArrayList<>(List.of(batch));
-    Event.Bath bath = batch.state().heat().now().map(BatchState.Stint::bath).orElse(null);
+    Bath bath = batch.state().heat().now().map(BatchState.Stint::bath).orElse(null);
     if (bath != null) {
       batches.standing().stream()
           .filter(b -> !b.id().equals(batch.id()))

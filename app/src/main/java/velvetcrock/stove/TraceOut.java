@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.Reduced;
 import velvetcrock.core.heat.Trace;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.web.Formats;
 
 /**

@@ -11,10 +11,11 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.ColourView;
 import velvetcrock.batch.JarView;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.extraction.Pull;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.web.Formats;
 
@@ -162,7 +163,7 @@ record TrialView(
                 .toList());
   }
 
-  private static String smells(Event.@Nullable Scent scent) {
+  private static String smells(@Nullable Scent scent) {
     return scent == null
         ? "nobody has smelled at it yet"
         : scent.name().toLowerCase(Locale.ROOT) + " scent of the herb";
@@ -186,7 +187,7 @@ record TrialView(
   }
 
   private static @Nullable Bar cameOut(BatchState state, BatchReckoning reckoning, Formats fmt) {
-    Event.Strained strained = state.strained();
+    Strained strained = state.strained();
     if (strained == null) {
       return null;
     }

@@ -29,13 +29,15 @@ public class CatchUp {
    * transaction of its own.
    *
    * @param sql finds a household’s id and a thing’s id a row
+   * @param given what stands for the question marks in it
    */
-  public void each(String sql, Consumer<UUID> work) {
+  public void each(String sql, Consumer<UUID> work, Object... given) {
     List<Missing> missing =
         jdbc.query(
             sql,
             (row, number) ->
-                new Missing(row.getObject(1, UUID.class), row.getObject(2, UUID.class)));
+                new Missing(row.getObject(1, UUID.class), row.getObject(2, UUID.class)),
+            given);
     for (Missing one : missing) {
       current.actingAs(
           new Scribe(one.household(), ""),

@@ -1,5 +1,6 @@
 package velvetcrock.web;
 
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -35,6 +36,18 @@ class PageErrors {
   @ResponseStatus(HttpStatus.CONFLICT)
   String busy(PessimisticLockingFailureException conflict, Model model) {
     return say("Somebody else was writing", "Nothing was changed. Go back and try again.", model);
+  }
+
+  @ExceptionHandler(Conflict.class)
+  @ResponseStatus(HttpStatus.CONFLICT)
+  String conflict(Conflict conflict, Model model) {
+    return say("Not written", String.valueOf(conflict.getMessage()), model);
+  }
+
+  @ExceptionHandler(DataIntegrityViolationException.class)
+  @ResponseStatus(HttpStatus.CONFLICT)
+  String atOnce(DataIntegrityViolationException violation, Model model) {
+    return say("Not written", Conflict.AT_ONCE, model);
   }
 
   private static String say(String title, String words, Model model) {

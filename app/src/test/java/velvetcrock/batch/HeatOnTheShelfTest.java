@@ -13,15 +13,35 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Decanted;
+import velvetcrock.core.batch.FeltByHand;
+import velvetcrock.core.batch.HeatAnswer;
+import velvetcrock.core.batch.HeatAnswered;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.RanHot;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.TakenOffHeat;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchLog;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -37,7 +57,7 @@ class HeatOnTheShelfTest {
   private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
   private static final Instant CHARGED = Instant.parse("2026-03-02T08:00:00Z");
 
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<Entry<BatchEvent>> entries = new ArrayList<>();
 
   @ParameterizedTest
   @CsvSource(
@@ -68,7 +88,7 @@ class HeatOnTheShelfTest {
   void offTheHeatTheyStandStill(double hours, String words, String mood) {
     charge(Method.WARM);
     putOn(0);
-    happens(hours, new Event.TakenOffHeat());
+    happens(hours, new TakenOffHeat());
     JarView jar = jar(hours + 30);
     assertThat(jar.standing()).isEqualTo(words);
     assertThat(jar.mood()).isEqualTo(mood);
@@ -95,45 +115,45 @@ class HeatOnTheShelfTest {
   @Test
   void theLogSaysWhatWasDoneAtTheStove() {
     EntryWords words = new EntryWords(CATALOGUE, formats(5));
-    assertThat(words.title(put(new Event.Bath("Big pan", 60, 20, 220, 60))))
+    assertThat(words.of(put(new Bath("Big pan", 60, 20, 220, 60))).title())
         .isEqualTo("Put on the heat: Plate, 1");
-    assertThat(words.detail(put(new Event.Bath("Big pan", 60, 20, 220, 60))))
+    assertThat(words.of(put(new Bath("Big pan", 60, 20, 220, 60))).detail())
         .isEqualTo("in the bath “Big pan”");
-    assertThat(words.detail(put(null))).isEmpty();
-    assertThat(words.title(new Event.KnobTurned(new Event.Knob("2", null, null))))
+    assertThat(words.of(put(null)).detail()).isEmpty();
+    assertThat(words.of(new KnobTurned(new Knob("2", null, null))).title())
         .isEqualTo("Knob turned to 2");
-    assertThat(words.title(new Event.TakenOffHeat())).isEqualTo("Taken off the heat");
-    assertThat(words.title(new Event.BathToppedUp())).isEqualTo("Bath topped up");
-    Event hot = new Event.RanHot(at(1), at(1.5), 94.4, 90);
-    assertThat(words.title(hot)).isEqualTo("Ran hot: up to 94 °C");
-    assertThat(words.detail(hot)).isEqualTo("above 90 °C from today 10:00 for 30 min");
-    assertThat(words.detail(new Event.RanHot(at(1), null, 94.4, 90))).doesNotContain("for");
-    assertThat(words.title(new Event.HeatAnswered(at(1), Event.Answer.TURNED_DOWN)))
+    assertThat(words.of(new TakenOffHeat()).title()).isEqualTo("Taken off the heat");
+    assertThat(words.of(new BathToppedUp()).title()).isEqualTo("Bath topped up");
+    BatchEvent hot = new RanHot(at(1), at(1.5), 94.4, 90);
+    assertThat(words.of(hot).title()).isEqualTo("Ran hot: up to 94 °C");
+    assertThat(words.of(hot).detail()).isEqualTo("above 90 °C from today 10:00 for 30 min");
+    assertThat(words.of(new RanHot(at(1), null, 94.4, 90)).detail()).doesNotContain("for");
+    assertThat(words.of(new HeatAnswered(at(1), HeatAnswer.TURNED_DOWN)).title())
         .isEqualTo("Answered: turned down");
-    assertThat(words.title(new Event.MarcWeighed(92, "92 g"))).isEqualTo("Marc weighed: 92 g");
-    assertThat(words.title(new Event.Decanted(Event.Leaving.WATER, 8, "8 g")))
+    assertThat(words.of(new MarcWeighed(92, "92 g")).title()).isEqualTo("Marc weighed: 92 g");
+    assertThat(words.of(new Decanted(Leaving.WATER, 8, "8 g")).title())
         .isEqualTo("Decanted: water left, 8 g");
   }
 
   @ParameterizedTest
   @EnumSource(Assumed.HandTest.class)
   void everythingAHandFeelsHasItsWords(Assumed.HandTest test) {
-    assertThat(new EntryWords(CATALOGUE, formats(1)).title(new Event.FeltByHand(test)))
+    assertThat(new EntryWords(CATALOGUE, formats(1)).of(new FeltByHand(test)).title())
         .startsWith("Felt by hand: ")
         .doesNotContain("_");
   }
 
   @ParameterizedTest
-  @EnumSource(Event.Answer.class)
-  void everyAnswerHasItsWords(Event.Answer answer) {
+  @EnumSource(HeatAnswer.class)
+  void everyAnswerHasItsWords(HeatAnswer answer) {
     assertThat(answer.words()).isNotBlank().isLowerCase().doesNotContain("_");
   }
 
   @Test
   void theBarsOfABalanceAreOfOneLength() {
     charge(Method.WARM);
-    happens(8, new Event.Strained(320, "320 ml", Expression.SQUEEZE, new Range(300, 340)));
-    happens(9, new Event.MarcWeighed(90, "90 g"));
+    happens(8, new Strained(320, "320 ml", Expression.SQUEEZE, new Range(300, 340)));
+    happens(9, new MarcWeighed(90, "90 g"));
     BalanceView view = balance(10);
     assertThat(length(view.in())).isCloseTo(100, org.assertj.core.data.Offset.offset(0.1));
     assertThat(length(view.out())).isCloseTo(100, org.assertj.core.data.Offset.offset(0.1));
@@ -144,8 +164,8 @@ class HeatOnTheShelfTest {
   @Test
   void moreOutThanInIsSaidAndNotDrawnAsAGap() {
     charge(Method.WARM);
-    happens(8, new Event.Strained(400, "400 ml", Expression.SQUEEZE, new Range(300, 340)));
-    happens(9, new Event.MarcWeighed(150, "150 g"));
+    happens(8, new Strained(400, "400 ml", Expression.SQUEEZE, new Range(300, 340)));
+    happens(9, new MarcWeighed(150, "150 g"));
     BalanceView view = balance(10);
     assertThat(view.lead()).contains("more came out than");
     assertThat(view.closes()).isFalse();
@@ -181,30 +201,28 @@ class HeatOnTheShelfTest {
     happens(hours, put(null));
   }
 
-  private static Event.PutOnHeat put(Event.Bath bath) {
-    return new Event.PutOnHeat(
-        new Event.Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
-        new Event.Knob("1", 44.0, 0.5),
-        bath);
+  private static PutOnHeat put(Bath bath) {
+    return new PutOnHeat(
+        new Heater(null, "Plate", Appliance.ELECTRIC_PLATE), new Knob("1", 44.0, 0.5), bath);
   }
 
   private void charge(Method method) {
     LocalDate day = LocalDate.of(2026, 3, 2);
-    Event.HerbIn herb =
-        new Event.HerbIn(
+    HerbIn herb =
+        new HerbIn(
             "rosemary", Part.LEAF, Cut.CUT, HerbState.DRIED, Range.exactly(50), 0.10, "50 g");
     happens(
         0,
-        new Event.Charged(
+        new Charged(
             method,
             List.of(herb),
-            List.of(new Event.OilIn("olive", 1, day.plusMonths(16), null, null)),
+            List.of(new OilIn("olive", 1, day.plusMonths(16), null, null)),
             Range.exactly(400),
             "400 ml",
-            new Event.JarIn("Jar", 720, 85),
+            new JarIn("Jar", 720, 85),
             12,
             Use.SKIN,
-            new Event.Stand("place", "Stove", Light.ROOM, 20.0),
+            new Stand("place", "Stove", Light.ROOM, 20.0),
             day,
             0,
             false,
@@ -215,8 +233,9 @@ class HeatOnTheShelfTest {
     return BatchLog.fold(entries);
   }
 
-  private void happens(double hours, Event event) {
-    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, at(hours), event, null));
+  private void happens(double hours, BatchEvent event) {
+    entries.add(
+        new Entry<BatchEvent>(UUID.randomUUID(), entries.size() + 1, at(hours), event, null));
   }
 
   private static Instant at(double hours) {

@@ -17,9 +17,34 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.BeanUtils;
 import velvetcrock.core.Refused;
+import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.Capped;
+import velvetcrock.core.batch.DampChecked;
+import velvetcrock.core.batch.Decanted;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.LookedBack;
+import velvetcrock.core.batch.MarcWeighed;
+import velvetcrock.core.batch.Moved;
+import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilPoured;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.StoodClear;
+import velvetcrock.core.batch.TakenOffHeat;
+import velvetcrock.core.batch.ThrownOut;
+import velvetcrock.core.batch.ToppedUp;
+import velvetcrock.core.batch.Transferred;
+import velvetcrock.core.batch.Turned;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.Kitchen;
 
@@ -27,7 +52,7 @@ import velvetcrock.core.measure.Kitchen;
 class LogFormTest {
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private static final CarrierBlend RAPESEED = CarrierBlend.of(CATALOGUE.carrier("rapeseed"));
-  private static final Event.Stand SHELF = new Event.Stand("p", "Shelf", Light.DARK);
+  private static final Stand SHELF = new Stand("p", "Shelf", Light.DARK);
 
   private static LogForm form(String... fields) {
     Map<String, String> typed = new HashMap<>();
@@ -41,41 +66,40 @@ class LogFormTest {
     return (LogForm) BeanUtils.instantiateClass(LogForm.class.getDeclaredConstructors()[0], values);
   }
 
-  private static Event event(String... fields) {
+  private static BatchEvent event(String... fields) {
     return form(fields)
         .event(Kitchen.METRIC, RAPESEED, "rapeseed", id -> SHELF, key -> CATALOGUE.jar("jar-500"));
   }
 
   static Stream<Arguments> read() {
     return Stream.of(
-        entry(new Event.Shaken(), "kind", "shaken"),
-        entry(new Event.Turned(), "kind", "turned"),
-        entry(new Event.AllWell(), "kind", "all-well"),
-        entry(new Event.Capped(), "kind", "capped"),
-        entry(new Event.BathToppedUp(), "kind", "bath-topped-up"),
-        entry(new Event.TakenOffHeat(), "kind", "taken-off-heat"),
-        entry(new Event.StoodClear(), "kind", "stood-clear"),
-        entry(new Event.DampChecked(true), "kind", "damp-even"),
-        entry(new Event.DampChecked(false), "kind", "damp-checked", "even", "no"),
-        entry(new Event.Moved(SHELF), "kind", "moved", "place", "p"),
-        entry(new Event.Noted("Green"), "kind", "note", "text", " Green "),
+        entry(new Shaken(), "kind", "shaken"),
+        entry(new Turned(), "kind", "turned"),
+        entry(new AllWell(), "kind", "all-well"),
+        entry(new Capped(), "kind", "capped"),
+        entry(new BathToppedUp(), "kind", "bath-topped-up"),
+        entry(new TakenOffHeat(), "kind", "taken-off-heat"),
+        entry(new StoodClear(), "kind", "stood-clear"),
+        entry(new DampChecked(true), "kind", "damp-even"),
+        entry(new DampChecked(false), "kind", "damp-checked", "even", "no"),
+        entry(new Moved(SHELF), "kind", "moved", "place", "p"),
+        entry(new Noted("Green"), "kind", "note", "text", " Green "),
         entry(
-            new Event.Looked(true, false, null, null, null, null),
+            new Looked(true, false, null, null, null, null),
             "kind",
             "looked",
             "covered",
             "yes",
             "floating",
             "no"),
-        entry(new Event.Smelled(null, Event.OffSmell.RANCID), "kind", "smelled", "off", "RANCID"),
+        entry(new Smelled(null, OffSmell.RANCID), "kind", "smelled", "off", "RANCID"),
+        entry(new LookedBack("Clear", ""), "kind", "looked-back", "well", "Clear", "next", ""),
+        entry(new ThrownOut(Ending.MUSTY), "kind", "thrown-out", "reason", "MUSTY"),
+        entry(new ToppedUp(30, "rapeseed", "30 ml"), "kind", "topped-up", "amount", "30 ml"),
+        entry(new PotWeighed(1240, "1.24 kg"), "kind", "pot-weighed", "gross", "1.24 kg"),
+        entry(new MarcWeighed(92, "92 g"), "kind", "marc-weighed", "gross", "92 g"),
         entry(
-            new Event.LookedBack("Clear", ""), "kind", "looked-back", "well", "Clear", "next", ""),
-        entry(new Event.ThrownOut(Event.Reason.MUSTY), "kind", "thrown-out", "reason", "MUSTY"),
-        entry(new Event.ToppedUp(30, "rapeseed", "30 ml"), "kind", "topped-up", "amount", "30 ml"),
-        entry(new Event.PotWeighed(1240, "1.24 kg"), "kind", "pot-weighed", "gross", "1.24 kg"),
-        entry(new Event.MarcWeighed(92, "92 g"), "kind", "marc-weighed", "gross", "92 g"),
-        entry(
-            new Event.Decanted(Event.Leaving.SEDIMENT, 12, "12 g", 300.0),
+            new Decanted(Leaving.SEDIMENT, 12, "12 g", 300.0),
             "kind",
             "decanted",
             "what",
@@ -84,31 +108,31 @@ class LogFormTest {
             "12 g",
             "amount",
             "300 ml"),
-        entry(new Event.OilPoured(400, "400 ml", null), "kind", "oil-poured", "amount", "400 ml"));
+        entry(new OilPoured(400, "400 ml", null), "kind", "oil-poured", "amount", "400 ml"));
   }
 
-  private static Arguments entry(Event event, String... fields) {
+  private static Arguments entry(BatchEvent event, String... fields) {
     return Arguments.of(event, fields);
   }
 
   @ParameterizedTest
   @MethodSource("read")
-  void whatIsTypedIsRead(Event expected, String[] fields) {
+  void whatIsTypedIsRead(BatchEvent expected, String[] fields) {
     assertThat(event(fields)).isEqualTo(expected);
   }
 
   @Test
   void aWeightOfOilIsTakenForItsVolume() {
-    Event.ToppedUp added = (Event.ToppedUp) event("kind", "topped-up", "amount", "91.5 g");
+    ToppedUp added = (ToppedUp) event("kind", "topped-up", "amount", "91.5 g");
 
     assertThat(added.ml()).isCloseTo(91.5 / RAPESEED.densityAt(20), within(0.01));
   }
 
   @Test
   void aVesselIsPutIntoTheLogWithItsMeasures() {
-    Event.Transferred into = (Event.Transferred) event("kind", "transferred", "jar", "jar-500");
+    Transferred into = (Transferred) event("kind", "transferred", "jar", "jar-500");
 
-    assertThat(into.jar()).isEqualTo(Event.JarIn.of(CATALOGUE.jar("jar-500")));
+    assertThat(into.jar()).isEqualTo(JarIn.of(CATALOGUE.jar("jar-500")));
   }
 
   static Stream<Arguments> refused() {

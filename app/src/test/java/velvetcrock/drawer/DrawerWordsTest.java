@@ -14,13 +14,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.drawer.Drying;
+import velvetcrock.core.drawer.DryingBegun;
 import velvetcrock.core.drawer.DryingEvent;
-import velvetcrock.core.drawer.Entry;
+import velvetcrock.core.drawer.LoadWeighed;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotAdded;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
-import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -62,8 +64,7 @@ class DrawerWordsTest {
 
   private static Lot lot(LotDetails details, double amount) {
     return Lot.fold(
-        List.of(
-            new Entry<>(UUID.randomUUID(), 1, NOW, new LotEvent.Added(details, amount, ""), null)));
+        List.of(new Entry<>(UUID.randomUUID(), 1, NOW, new LotAdded(details, amount, ""), null)));
   }
 
   @ParameterizedTest
@@ -182,7 +183,7 @@ class DrawerWordsTest {
             UUID.randomUUID(),
             1,
             begun,
-            new DryingEvent.Begun(
+            new DryingBegun(
                 "yarrow", Part.FLOWER, Cut.CUT, Way.BUNCH, 200, "", 0.85, Origin.GROWN, ""),
             null));
     for (int i = 0; i < gramsByDay.length; i++) {
@@ -191,7 +192,7 @@ class DrawerWordsTest {
               UUID.randomUUID(),
               i + 2,
               begun.plusSeconds(86_400L * 2 * (i + 1)),
-              new DryingEvent.Weighed(gramsByDay[i], ""),
+              new LoadWeighed(gramsByDay[i], ""),
               null));
     }
     return Drying.fold(entries);

@@ -13,9 +13,9 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.plan.Want;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.web.Formats;
 
 /** What is typed on the planner's pages: kept, completed, pinned and linked. */
@@ -140,7 +140,7 @@ class FormsTest {
     "OIL_G, 1, 90, , 90 g of oil"
   })
   void thingsAreSaidAsOneWouldSayThem(
-      Thing.What what, int count, double size, @Nullable PotKind kind, String words) {
+      Thing.What what, int count, double size, @Nullable Firmness kind, String words) {
     Thing thing = new Thing(what, count, size, kind);
 
     assertThat(thing.words(FMT)).isEqualTo(words);

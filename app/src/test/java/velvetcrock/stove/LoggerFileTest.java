@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import velvetcrock.core.log.BatchReckoning.Reading;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.stove.LoggerFile.Choices;
 import velvetcrock.stove.LoggerFile.Question;
 import velvetcrock.stove.LoggerFile.Scale;

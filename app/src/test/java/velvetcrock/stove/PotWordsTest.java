@@ -14,14 +14,26 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.BathToppedUp;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.TakenOffHeat;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -36,9 +48,9 @@ class PotWordsTest {
   private static final Cautions CAUTIONS = Cautions.shipped();
   private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
   private static final Instant CHARGED = Instant.parse("2026-03-02T08:00:00Z");
-  private static final Event.Bath BATH = new Event.Bath("Big pan", 60, 20, 220, 60);
+  private static final Bath BATH = new Bath("Big pan", 60, 20, 220, 60);
 
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<Entry<BatchEvent>> entries = new ArrayList<>();
   private Series series = Series.none();
   private Kitchen kitchen = Kitchen.METRIC;
   private boolean fromFile;
@@ -176,7 +188,7 @@ class PotWordsTest {
     PotRow late = row(12 * 60 + 30, 12 * 60 + 30);
     assertThat(late.moodWords()).isEqualTo("longer than it should");
     assertThat(late.alarm()).isTrue();
-    happens(13 * 60, new Event.TakenOffHeat());
+    happens(13 * 60, new TakenOffHeat());
     assertThat(row(13 * 60 + 5).say()).isEqualTo("Strain it while it is warm.");
     assertThat(row(13 * 60 + 5).mood()).isEqualTo("done");
   }
@@ -194,7 +206,7 @@ class PotWordsTest {
   @Test
   void anAssumedPotAsksForAReadingWhereItMatters() {
     charge(Method.CROCK);
-    happens(0, new Event.PutOnHeat(heater(Appliance.SLOW_COOKER), knob("low", 88.0), null));
+    happens(0, new PutOnHeat(heater(Appliance.SLOW_COOKER), knob("low", 88.0), null));
     PotRow row = row(240);
     assertThat(row.moodWords()).isEqualTo("likely too hot");
     assertThat(row.say()).startsWith("Read a thermometer");
@@ -205,9 +217,9 @@ class PotWordsTest {
   @Test
   void aCoolAssumedPotIsLeftToWarm() {
     charge(Method.CROCK);
-    happens(0, new Event.PutOnHeat(heater(Appliance.SLOW_COOKER), knob("warm", 40.0), null));
+    happens(0, new PutOnHeat(heater(Appliance.SLOW_COOKER), knob("warm", 40.0), null));
     assertThat(row(240).moodWords()).isEqualTo("likely below the band");
-    happens(241, new Event.KnobTurned(knob("low", 62.0)));
+    happens(241, new KnobTurned(knob("low", 62.0)));
     assertThat(row(600).moodWords()).isEqualTo("likely in the band");
   }
 
@@ -263,30 +275,30 @@ class PotWordsTest {
     }
   }
 
-  private void on(Appliance kind, String setting, Event.Bath bath) {
-    happens(0, new Event.PutOnHeat(heater(kind), knob(setting, null), bath));
+  private void on(Appliance kind, String setting, Bath bath) {
+    happens(0, new PutOnHeat(heater(kind), knob(setting, null), bath));
   }
 
   private void topUp(double minute) {
-    happens(minute, new Event.BathToppedUp());
+    happens(minute, new BathToppedUp());
   }
 
-  private static Event.Heater heater(Appliance kind) {
-    return new Event.Heater(null, kind.words(), kind);
+  private static Heater heater(Appliance kind) {
+    return new Heater(null, kind.words(), kind);
   }
 
-  private static Event.Knob knob(String name, Double settlesC) {
-    return new Event.Knob(name, settlesC, 1.0);
+  private static Knob knob(String name, Double settlesC) {
+    return new Knob(name, settlesC, 1.0);
   }
 
   private void charge(Method method) {
     LocalDate day = LocalDate.of(2026, 3, 2);
     happens(
         0,
-        new Event.Charged(
+        new Charged(
             method,
             List.of(
-                new Event.HerbIn(
+                new HerbIn(
                     "rosemary",
                     Part.LEAF,
                     Cut.CUT,
@@ -294,21 +306,22 @@ class PotWordsTest {
                     Range.exactly(50),
                     0.10,
                     "50 g")),
-            List.of(new Event.OilIn("olive", 1, day.plusMonths(16), null, null)),
+            List.of(new OilIn("olive", 1, day.plusMonths(16), null, null)),
             Range.exactly(400),
             "400 ml",
-            new Event.JarIn("Jar", 720, 85),
+            new JarIn("Jar", 720, 85),
             12,
             Use.SKIN,
-            new Event.Stand("place", "Stove", Light.ROOM, 20.0),
+            new Stand("place", "Stove", Light.ROOM, 20.0),
             day,
             0,
             false,
             true));
   }
 
-  private void happens(double minute, Event event) {
-    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, at(minute), event, null));
+  private void happens(double minute, BatchEvent event) {
+    entries.add(
+        new Entry<BatchEvent>(UUID.randomUUID(), entries.size() + 1, at(minute), event, null));
   }
 
   private static Instant at(double minute) {

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Refused;
-import velvetcrock.core.log.Event.OffSmell;
+import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.materia.Method;
 
 class TypedTest {

@@ -31,6 +31,7 @@ import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -42,7 +43,7 @@ import velvetcrock.core.plan.Timetable;
 import velvetcrock.core.plan.Want;
 import velvetcrock.core.plan.WantOrder;
 import velvetcrock.core.plan.WhatIf;
-import velvetcrock.core.pot.PotKind;
+
 
 /** Working back from a want, moving a what-if, and settling many plans in one kitchen. */
 @State(Scope.Benchmark)
@@ -65,7 +66,7 @@ public class PlanBenchmark {
 
   private WantOrder order() {
     return new WantOrder(
-        new Want.Tins(12, 30, PotKind.SALVE),
+        new Want.Tins(12, 30, Firmness.SALVE),
         LocalDate.of(2026, 12, 12),
         catalogue.herb("yarrow"),
         catalogue.herb("yarrow").bestPart(),

@@ -1,2 +1,4 @@
 /** How fast the core reckons. It measures and must not be needed by anything. */
 package velvetcrock.bench;
+
+

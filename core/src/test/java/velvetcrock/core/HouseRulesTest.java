@@ -20,7 +20,7 @@ class HouseRulesTest {
           .layer("plan")
           .definedBy("velvetcrock.core.plan")
           .layer("log")
-          .definedBy("velvetcrock.core.log", "velvetcrock.core.drawer", "velvetcrock.core.melt")
+          .definedBy("velvetcrock.core.log", "velvetcrock.core.drawer", "velvetcrock.core.product")
           .layer("caution")
           .definedBy("velvetcrock.core.caution")
           .layer("reckonings")

@@ -7,3 +7,4 @@
 package velvetcrock.probe;
 
 import org.jspecify.annotations.NullMarked;
+

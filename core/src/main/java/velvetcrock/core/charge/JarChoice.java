@@ -22,6 +22,7 @@ public record JarChoice(List<Fill> fills) {
   private static final int MOST_JARS = 99;
   private static final double FULL = 0.999;
   private static final int SHARE_STEPS = 40;
+  private static final double STEP_DOWN = 0.97;
 
   /**
    * A kind of jar at hand.
@@ -104,7 +105,7 @@ public record JarChoice(List<Fill> fills) {
     for (int i = bySize.size() - 1; i >= 0; i--) {
       Free kind = bySize.get(i);
       for (int n = 0; n < kind.count() && left > 1 - FULL && fills.size() < MOST_JARS; n++) {
-        double share = Math.min(left, most(kind.jar(), inJar));
+        double share = fitting(kind.jar(), Math.min(left, most(kind.jar(), inJar)), inJar);
         if (share > 0) {
           fills.add(new Fill(kind.jar(), share));
           left -= share;
@@ -121,7 +122,22 @@ public record JarChoice(List<Fill> fills) {
     return new JarChoice(List.copyOf(fills));
   }
 
-  /** The largest share that fits a jar: more of it never stands lower. */
+  /**
+   * A share of about this size that fits: a little less of a herb may be given a wider ratio, which
+   * is rounded, and so stand higher.
+   */
+  private static double fitting(Jar jar, double share, BiFunction<Jar, Double, Charge> inJar) {
+    double fitting = share;
+    for (int step = 0; step < SHARE_STEPS && fitting > 0; step++) {
+      if (fits(inJar.apply(jar, fitting))) {
+        return fitting;
+      }
+      fitting *= STEP_DOWN;
+    }
+    return 0;
+  }
+
+  /** The largest share that fits a jar, found by halving; more of it rarely stands lower. */
   private static double most(Jar jar, BiFunction<Jar, Double, Charge> inJar) {
     double low = 0;
     double high = 1;

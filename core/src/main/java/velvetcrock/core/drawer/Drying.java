@@ -2,16 +2,15 @@ package velvetcrock.core.drawer;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
-import velvetcrock.core.drawer.DryingEvent.Snap;
+import velvetcrock.core.log.Entry;
+import velvetcrock.core.log.Log;
 import velvetcrock.core.materia.Herb;
-import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.Moisture;
 
@@ -27,12 +26,12 @@ import velvetcrock.core.moisture.Moisture;
  * @param thrownOut whether it was given up
  */
 public record Drying(
-    DryingEvent.Begun begun,
+    DryingBegun begun,
     Instant begunAt,
     double waterFraction,
     List<Weighed> weighings,
     @Nullable Snap snap,
-    DryingEvent.@Nullable PutAway putAway,
+    @Nullable PutAway putAway,
     boolean thrownOut) {
 
   /** Water at which a herb counts as dry, wet basis (typical: crisp). */
@@ -49,43 +48,10 @@ public record Drying(
    *     put away without crumbling
    */
   public static Drying fold(List<Entry<DryingEvent>> entries) {
-    DryingEvent.Begun begun = null;
-    Instant at = Instant.EPOCH;
-    double water = 0;
-    List<Weighed> weighings = new ArrayList<>();
-    Snap snap = null;
-    DryingEvent.PutAway putAway = null;
-    boolean thrownOut = false;
-    for (Entry<DryingEvent> entry : Entry.counting(entries)) {
-      DryingEvent event = entry.event();
-      if (event instanceof DryingEvent.Begun e) {
-        begun = e;
-        at = entry.at();
-        water = e.waterFraction();
-      } else if (event instanceof DryingEvent.Weighed e) {
-        weighings.add(new Weighed(entry.at(), e.massG()));
-      } else if (event instanceof DryingEvent.Snapped e) {
-        snap = e.snap();
-      } else if (event instanceof DryingEvent.WaterKnown e) {
-        water = e.waterFraction();
-      } else if (event instanceof DryingEvent.PutAway e) {
-        if (snap != Snap.CRUMBLES && e.state() == HerbState.DRIED) {
-          throw new Refused("snap", "Only what crumbles and snaps is dry. Leathery is not.");
-        }
-        putAway = e;
-      } else if (event instanceof DryingEvent.ThrownOut) {
-        thrownOut = true;
-      }
-    }
-    if (begun == null) {
-      throw new Refused("replaces", "That it was begun stays in its log. Throw it out instead.");
-    }
-    Drying drying = new Drying(begun, at, water, List.copyOf(weighings), snap, putAway, thrownOut);
-    drying.check();
-    return drying;
+    return DryingLog.fold(new Log<>(entries));
   }
 
-  private void check() {
+  void check() {
     try {
       DryingCurve.check(begun.freshG(), waterFraction, DRY, hours());
     } catch (Refused refused) {

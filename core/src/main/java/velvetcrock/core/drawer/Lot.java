@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.log.Entry;
+import velvetcrock.core.log.Log;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
@@ -31,9 +33,7 @@ public record Lot(
     double most,
     List<Picking> pickings,
     List<Taking> takings,
-    LotEvent.@Nullable Reason ended) {
-
-  private static final double ROUNDING = 1e-6;
+    @Nullable LotEnding ended) {
 
   /** Months after which an oil counts as long open, as a share of what it keeps once opened. */
   private static final double OPENED_LONG_SHARE = 0.5;
@@ -49,63 +49,11 @@ public record Lot(
   /**
    * Folds a log.
    *
-   * @param entries in any order, the first with how it was put into the drawer
+   * @param entries in any order, one of them how it was put into the drawer
    * @throws Refused at {@code amount} if it would hold less than nothing
    */
   public static Lot fold(List<Entry<LotEvent>> entries) {
-    Fold fold = new Fold();
-    Entry.counting(entries).forEach(fold::apply);
-    return fold.lot();
-  }
-
-  private static final class Fold {
-    private @Nullable LotDetails details;
-    private double amount;
-    private double most;
-    private final List<Picking> pickings = new ArrayList<>();
-    private final List<Taking> takings = new ArrayList<>();
-    private LotEvent.@Nullable Reason ended;
-
-    void apply(Entry<LotEvent> entry) {
-      LotEvent event = entry.event();
-      if (event instanceof LotEvent.Added e) {
-        details = e.details();
-        put(e.amount());
-      } else if (event instanceof LotEvent.Picked e) {
-        pickings.add(new Picking(e.on(), e.amount()));
-        put(amount + e.amount());
-      } else if (event instanceof LotEvent.Taken e) {
-        takings.add(new Taking(entry.at(), e.amount(), e.what()));
-        put(amount - e.amount());
-      } else if (event instanceof LotEvent.GivenBack e) {
-        takings.add(new Taking(entry.at(), -e.amount(), e.what()));
-        put(amount + e.amount());
-      } else if (event instanceof LotEvent.Counted e) {
-        put(e.amount());
-      } else if (event instanceof LotEvent.Described e) {
-        details = e.details();
-      } else if (event instanceof LotEvent.Opened e && details != null) {
-        details = details.opened(e.on());
-      } else if (event instanceof LotEvent.Ended e) {
-        ended = e.reason();
-        put(0);
-      }
-    }
-
-    private void put(double now) {
-      if (now < -ROUNDING) {
-        throw new Refused("amount", "There is not so much of it.");
-      }
-      amount = Math.max(0, now);
-      most = Math.max(most, amount);
-    }
-
-    Lot lot() {
-      if (details == null) {
-        throw new Refused("replaces", "That it was put into the drawer stays in its log.");
-      }
-      return new Lot(details, amount, most, List.copyOf(pickings), List.copyOf(takings), ended);
-    }
+    return LotLog.fold(new Log<>(entries));
   }
 
   /** Whether there is any of it to use. */

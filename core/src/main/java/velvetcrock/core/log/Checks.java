@@ -8,33 +8,36 @@ import velvetcrock.core.Refused;
 /**
  * What every event has to hold, whoever sends it: a log that cannot be read back is worth nothing.
  */
-final class Checks {
+public final class Checks {
   private static final int LONGEST_TEXT = 12_000;
   private static final int MOST = 100;
 
   private Checks() {}
 
-  static void present(String field, @Nullable Object value) {
+  /** Refuses nothing at all. */
+  public static void present(String field, @Nullable Object value) {
     if (value == null) {
       throw new Refused(field, "This is missing.");
     }
   }
 
-  static void text(String field, @Nullable String text) {
+  /** Refuses no text, and one that is endless. */
+  public static void text(String field, @Nullable String text) {
     present(field, text);
     if (text.length() > LONGEST_TEXT) {
       throw new Refused(field, "At most " + LONGEST_TEXT + " letters.");
     }
   }
 
-  static void within(String field, double value, double low, double high) {
+  /** Refuses what lies outside, both ends included, and what is no number. */
+  public static void within(String field, double value, double low, double high) {
     if (!(value >= low && value <= high)) {
       throw new Refused(field, "Between " + low + " and " + high + "; " + value + " was read.");
     }
   }
 
   /** The list, copied; refused if it is missing, empty, holds nothing in a place, or is endless. */
-  static <T> List<T> some(String field, @Nullable List<T> list) {
+  public static <T> List<T> some(String field, @Nullable List<T> list) {
     if (list == null || list.isEmpty() || list.size() > MOST) {
       throw new Refused(field, "Between 1 and " + MOST + " of them.");
     }

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import velvetcrock.core.Range;
 import velvetcrock.core.drawer.Drying;
-import velvetcrock.core.drawer.DryingEvent.Snap;
+import velvetcrock.core.drawer.Snap;
 import velvetcrock.core.moisture.DryingCurve.Way;
 import velvetcrock.core.plan.Task.Kind;
 

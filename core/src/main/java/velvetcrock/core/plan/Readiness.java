@@ -6,14 +6,14 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Observations;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.HeatGoal;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
-import velvetcrock.core.log.Event;
-import velvetcrock.core.log.Observations;
-import velvetcrock.core.log.PotHeat;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Method;
 
 /**
@@ -191,7 +191,7 @@ public record Readiness(Verdict verdict, List<Sign> signs) {
     if (Boolean.TRUE.equals(seen.translucent()) || Boolean.TRUE.equals(seen.crisp())) {
       return Says.YES;
     }
-    if (seen.bubbles() == Event.Bubbles.FEW) {
+    if (seen.bubbles() == Bubbles.FEW) {
       return Says.NO;
     }
     return seen.translucent() == null && seen.crisp() == null ? Says.UNKNOWN : Says.NO;

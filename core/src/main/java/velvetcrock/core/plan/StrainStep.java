@@ -2,10 +2,10 @@ package velvetcrock.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;

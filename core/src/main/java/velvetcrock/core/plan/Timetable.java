@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.core.spirit.SpiritStep;
 
 /**
@@ -58,7 +58,7 @@ public record Timetable(List<Step> steps, List<Span> onHeat, Span inJar, LocalDa
     /** What a want asks for once its oil is there (practice). */
     public static Making of(Want want) {
       if (want instanceof Want.Tins tins) {
-        boolean whipped = tins.kind() == PotKind.WHIPPED_BUTTER;
+        boolean whipped = tins.kind() == Firmness.WHIPPED_BUTTER;
         return piece(tins.count(), whipped ? WHIPPED_HOURS : TINS_SET_HOURS);
       } else if (want instanceof Want.Bars bars) {
         return piece(bars.count(), BARS_SET_HOURS);

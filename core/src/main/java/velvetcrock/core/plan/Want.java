@@ -8,11 +8,11 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.making.CompressPads;
+import velvetcrock.core.making.Firmness;
+import velvetcrock.core.making.Formula;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Wax;
-import velvetcrock.core.pot.CompressPads;
-import velvetcrock.core.pot.Formula;
-import velvetcrock.core.pot.PotKind;
 
 /** What somebody wants to have in the end. */
 public sealed interface Want {
@@ -94,7 +94,7 @@ public sealed interface Want {
    * @param count 1–10 000
    * @param ml what one holds, ml, 1–2000
    */
-  record Tins(int count, double ml, PotKind kind) implements Want {
+  record Tins(int count, double ml, Firmness kind) implements Want {
     /** Checks the figures. */
     public Tins {
       Pieces.check("want.tins", "tins", count, ml, 2000);
@@ -107,7 +107,7 @@ public sealed interface Want {
     @Override
     public double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines) {
       Wax wax = pan.wax();
-      double air = kind == PotKind.WHIPPED_BUTTER ? pan.overrun() : 0;
+      double air = kind == Firmness.WHIPPED_BUTTER ? pan.overrun() : 0;
       double melt =
           lines.line(
               "Melt wanted",
@@ -221,13 +221,13 @@ public sealed interface Want {
   /**
    * The infused oil that it takes.
    *
-   * @param pan how a household makes its pots
+   * @param pan how a household makes its products
    * @return ml
    */
   double oilMl(CarrierBlend carriers, Pan pan, Reckoning.Writer lines);
 
   /**
-   * How a household makes its pots.
+   * How a household makes its products.
    *
    * @param wax what hardens them
    * @param harder how much harder than usual it likes them with that wax

@@ -94,6 +94,12 @@ class JarChoiceTest {
     assertThat(choice.jar().key()).isEqualTo("jar-1000");
   }
 
+  /** A little less of a herb may be given a wider ratio, and then stands higher. */
+  @Test
+  void aSmallRestThatWouldRunOverIsDividedOnceMore() {
+    allOfItFitsOrItIsRefused(121, 4, 1, 0);
+  }
+
   /** Whatever there is: everything goes in, nothing runs over, and no jar is taken twice. */
   @ParameterizedTest
   @InstancioSource(samples = 100)

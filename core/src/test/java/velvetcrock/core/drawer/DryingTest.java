@@ -14,8 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
-import velvetcrock.core.drawer.DryingEvent.Snap;
 import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
@@ -48,12 +48,12 @@ class DryingTest {
   private void begun(Way way) {
     happens(
         0,
-        new DryingEvent.Begun(
+        new DryingBegun(
             "yarrow", Part.FLOWER, Cut.CUT, way, 200, "200 g", 0.85, Origin.GROWN, "bed"));
   }
 
   private void weighed(double hours, double grams) {
-    happens(hours, new DryingEvent.Weighed(grams, grams + " g"));
+    happens(hours, new LoadWeighed(grams, grams + " g"));
   }
 
   private Drying drying() {
@@ -117,7 +117,7 @@ class DryingTest {
   void aBetterKnowledgeOfItsWaterAnswersTheQuestion() {
     begun(Way.BUNCH);
     weighed(300, 31);
-    happens(301, new DryingEvent.WaterKnown(0.88));
+    happens(301, new WaterKnown(0.88));
     weighed(400, 27);
 
     assertThat(drying().waterFraction()).isEqualTo(0.88);
@@ -128,8 +128,8 @@ class DryingTest {
   void aWeighingTakenBackNoLongerCounts() {
     begun(Way.BUNCH);
     weighed(20, 140);
-    UUID slip = happens(44, new DryingEvent.Weighed(60, "60 g"));
-    happens(45, new DryingEvent.Struck(), slip);
+    UUID slip = happens(44, new LoadWeighed(60, "60 g"));
+    happens(45, new DryingStruck(), slip);
 
     assertThat(drying().weighings()).hasSize(1);
     assertThat(drying().massG()).isEqualTo(140);
@@ -138,8 +138,8 @@ class DryingTest {
   @Test
   void leatheryIsNotDry() {
     begun(Way.BUNCH);
-    happens(400, new DryingEvent.Snapped(Snap.LEATHERY));
-    happens(401, new DryingEvent.PutAway(34, 0.1, UUID.randomUUID(), HerbState.DRIED));
+    happens(400, new Snapped(Snap.LEATHERY));
+    happens(401, new PutAway(34, 0.1, UUID.randomUUID(), HerbState.DRIED));
 
     assertThatThrownBy(this::drying).hasMessageContaining("Leathery is not");
   }
@@ -148,7 +148,7 @@ class DryingTest {
   void itMayBeTakenWiltedOnTheWay() {
     begun(Way.RACK);
     weighed(10, 120);
-    happens(11, new DryingEvent.PutAway(120, 0.75, UUID.randomUUID(), HerbState.WILTED));
+    happens(11, new PutAway(120, 0.75, UUID.randomUUID(), HerbState.WILTED));
 
     assertThat(drying().standing()).isFalse();
     assertThat(drying().waterNow()).isCloseTo(0.75, within(1e-9));
@@ -158,9 +158,9 @@ class DryingTest {
   void whatCrumblesIsPutAwayWithItsWater() {
     begun(Way.BUNCH);
     weighed(300, 33.5);
-    happens(301, new DryingEvent.Snapped(Snap.CRUMBLES));
+    happens(301, new Snapped(Snap.CRUMBLES));
     assertThat(drying().waterWhenCrisp()).isCloseTo(1 - 30 / 33.5, within(1e-9));
-    happens(302, new DryingEvent.PutAway(33.5, 0.1, UUID.randomUUID(), HerbState.DRIED));
+    happens(302, new PutAway(33.5, 0.1, UUID.randomUUID(), HerbState.DRIED));
 
     assertThat(drying().standing()).isFalse();
   }
@@ -169,7 +169,7 @@ class DryingTest {
   void whereScaleAndStemDisagreeTheStemIsBelievedAndTheFreshWaterLearned() {
     begun(Way.BUNCH);
     weighed(300, 44);
-    happens(301, new DryingEvent.Snapped(Snap.CRUMBLES));
+    happens(301, new Snapped(Snap.CRUMBLES));
 
     assertThat(drying().waterNow()).isGreaterThan(0.3);
     assertThat(drying().waterWhenCrisp()).isEqualTo(0.10);
@@ -186,7 +186,7 @@ class DryingTest {
     double dry = drying().dryAtHours().low();
     assertThat(round(dry + 1)).contains(Kind.SNAP);
     weighed(dry + 2, 40);
-    happens(dry + 3, new DryingEvent.Snapped(Snap.CRUMBLES));
+    happens(dry + 3, new Snapped(Snap.CRUMBLES));
     assertThat(round(dry + 4)).containsExactly(Kind.PUT_AWAY);
   }
 
@@ -201,7 +201,7 @@ class DryingTest {
   @Test
   void whatIsThrownOutAsksForNothing() {
     begun(Way.BUNCH);
-    happens(30, new DryingEvent.ThrownOut());
+    happens(30, new LoadThrownOut());
 
     assertThat(drying().standing()).isFalse();
     assertThat(round(400)).isEmpty();
@@ -212,7 +212,7 @@ class DryingTest {
   void aLoadThatCannotBeIsRefused(double grams, double water, String field) {
     assertThatThrownBy(
             () ->
-                new DryingEvent.Begun(
+                new DryingBegun(
                     "yarrow", Part.FLOWER, Cut.CUT, Way.RACK, grams, "", water, Origin.GROWN, ""))
         .hasMessageContaining(field);
   }

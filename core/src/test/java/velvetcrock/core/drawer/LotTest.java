@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Refused;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -89,10 +90,10 @@ class LotTest {
 
   @Test
   void aBedThatIsPickedAgainAndAgainFillsUpAndIsUsed() {
-    happens(new LotEvent.Added(herb("self-heal", Part.LEAF, HerbState.DRIED, null), 0, ""));
-    happens(new LotEvent.Picked(30, "30 g", TODAY.minusMonths(5)));
-    happens(new LotEvent.Picked(50, "50 g", TODAY.minusMonths(4)));
-    happens(new LotEvent.Taken(20, "K7M"));
+    happens(new LotAdded(herb("self-heal", Part.LEAF, HerbState.DRIED, null), 0, ""));
+    happens(new LotPicked(30, "30 g", TODAY.minusMonths(5)));
+    happens(new LotPicked(50, "50 g", TODAY.minusMonths(4)));
+    happens(new LotTaken(20, "K7M"));
 
     assertThat(lot().amount()).isEqualTo(60);
     assertThat(lot().most()).isEqualTo(80);
@@ -105,13 +106,13 @@ class LotTest {
   @Test
   void aCountIsAnEntryThatSaysSoMuchThereIs() {
     happens(
-        new LotEvent.Added(
+        new LotAdded(
             herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, "100 g"));
-    happens(new LotEvent.Taken(30, "K7M"));
-    UUID counted = happens(new LotEvent.Counted(55, "55 g"));
+    happens(new LotTaken(30, "K7M"));
+    UUID counted = happens(new LotCounted(55, "55 g"));
     assertThat(lot().amount()).isEqualTo(55);
 
-    happens(new LotEvent.Struck(), counted);
+    happens(new LotStruck(), counted);
     assertThat(lot().amount()).isEqualTo(70);
     assertThat(entries).hasSize(4);
   }
@@ -119,9 +120,8 @@ class LotTest {
   @Test
   void moreThanThereIsCannotBeTaken() {
     happens(
-        new LotEvent.Added(
-            herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, ""));
-    happens(new LotEvent.Taken(101, "K7M"));
+        new LotAdded(herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, ""));
+    happens(new LotTaken(101, "K7M"));
 
     assertThatThrownBy(this::lot).isInstanceOf(Refused.class).hasMessageContaining("amount");
   }
@@ -130,11 +130,10 @@ class LotTest {
   @InstancioSource(samples = 100)
   void whateverIsTakenAndCountedItNeverHoldsLessThanNothing(double[] amounts) {
     happens(
-        new LotEvent.Added(
-            herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 500, ""));
+        new LotAdded(herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 500, ""));
     for (double amount : amounts) {
       double some = 0.001 + Math.abs(amount) % 400;
-      happens(some > 200 ? new LotEvent.Counted(some, "") : new LotEvent.Taken(some, "K7M"));
+      happens(some > 200 ? new LotCounted(some, "") : new LotTaken(some, "K7M"));
       try {
         assertThat(lot().amount()).isNotNegative();
       } catch (Refused refused) {
@@ -147,9 +146,8 @@ class LotTest {
   @Test
   void whatHasEndedHoldsNothing() {
     happens(
-        new LotEvent.Added(
-            herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, ""));
-    happens(new LotEvent.Ended(LotEvent.Reason.SPOILED));
+        new LotAdded(herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, ""));
+    happens(new LotEnded(LotEnding.SPOILED));
 
     assertThat(lot().standing()).isFalse();
     assertThat(lot().amount()).isZero();
@@ -159,9 +157,9 @@ class LotTest {
   void thatItWasPutInStaysInTheLog() {
     UUID first =
         happens(
-            new LotEvent.Added(
+            new LotAdded(
                 herb("yarrow", Part.FLOWER, HerbState.DRIED, TODAY.minusMonths(1)), 100, ""));
-    happens(new LotEvent.Struck(), first);
+    happens(new LotStruck(), first);
 
     assertThatThrownBy(this::lot).hasMessageContaining("stays in its log");
   }
@@ -176,7 +174,7 @@ class LotTest {
   })
   void aDriedHerbKeepsByItsPart(
       String key, Part part, HerbState state, int monthsAgo, String worry) {
-    happens(new LotEvent.Added(herb(key, part, state, TODAY.minusMonths(monthsAgo)), 10, ""));
+    happens(new LotAdded(herb(key, part, state, TODAY.minusMonths(monthsAgo)), 10, ""));
 
     assertThat(String.join(",", lot().worries(CATALOGUE, TODAY))).isEqualTo(worry);
   }
@@ -200,28 +198,25 @@ class LotTest {
     LocalDate opened = openedMonthsAgo == null ? null : TODAY.minusMonths(openedMonthsAgo);
     LocalDate until = bestBeforeMonths == null ? null : TODAY.plusMonths(bestBeforeMonths);
     happens(
-        new LotEvent.Added(
-            oil(key, TODAY.minusMonths(boughtMonthsAgo), opened, until), 500, "500 ml"));
+        new LotAdded(oil(key, TODAY.minusMonths(boughtMonthsAgo), opened, until), 500, "500 ml"));
 
     assertThat(String.join(",", lot().worries(CATALOGUE, TODAY))).isEqualTo(worries);
   }
 
   @Test
   void openingAnOilBringsItsDateForward() {
-    happens(
-        new LotEvent.Added(
-            oil("olive", TODAY.minusMonths(1), null, TODAY.plusMonths(20)), 500, ""));
+    happens(new LotAdded(oil("olive", TODAY.minusMonths(1), null, TODAY.plusMonths(20)), 500, ""));
     assertThat(lot().goodUntil(CATALOGUE)).hasValue(TODAY.plusMonths(20));
-    happens(new LotEvent.Opened(TODAY));
+    happens(new LotOpened(TODAY));
     assertThat(lot().goodUntil(CATALOGUE)).hasValue(TODAY.plusMonths(12));
   }
 
   @Test
   void theOneThatIsGoodForLessLongIsUsedFirst() {
-    happens(new LotEvent.Added(oil("olive", TODAY, null, TODAY.plusMonths(20)), 500, ""));
+    happens(new LotAdded(oil("olive", TODAY, null, TODAY.plusMonths(20)), 500, ""));
     Lot late = lot();
     entries.clear();
-    happens(new LotEvent.Added(oil("olive", TODAY, null, TODAY.plusMonths(5)), 500, ""));
+    happens(new LotAdded(oil("olive", TODAY, null, TODAY.plusMonths(5)), 500, ""));
 
     assertThat(Lot.oldestFirst(lot(), late, CATALOGUE)).isNegative();
   }
@@ -229,7 +224,7 @@ class LotTest {
   @Test
   void itsOwnWaterGoesBeforeTheUsual() {
     happens(
-        new LotEvent.Added(
+        new LotAdded(
             new LotDetails(
                 Kind.HERB,
                 "yarrow",

@@ -11,12 +11,26 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.OilPoured;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchLog;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -27,17 +41,17 @@ import velvetcrock.core.materia.Part;
 class AheadTest {
   private static final LocalDate CHARGED = LocalDate.of(2026, 3, 2);
 
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<Entry<BatchEvent>> entries = new ArrayList<>();
 
   @Test
   void aPotComesOffWhenItHasHadItsHoursAndItsBathIsFilledBefore() {
     charge(Method.WARM, HerbState.DRIED, null);
     happens(
         1,
-        new Event.PutOnHeat(
-            new Event.Heater(null, "Ring", Appliance.GAS_RING),
-            new Event.Knob("low", 43.0, 1.0),
-            new Event.Bath("Pan", 60, 20, 220, 300)));
+        new PutOnHeat(
+            new Heater(null, "Ring", Appliance.GAS_RING),
+            new Knob("low", 43.0, 1.0),
+            new Bath("Pan", 60, 20, 220, 300)));
 
     List<Ahead.Coming> coming = at(1.05);
     assertThat(coming)
@@ -54,11 +68,9 @@ class AheadTest {
     charge(Method.WARM, HerbState.FRESH, null);
     happens(
         1,
-        new Event.PutOnHeat(
-            new Event.Heater(null, "Crock", Appliance.SLOW_COOKER),
-            new Event.Knob("warm", 45.0, 1.0),
-            null));
-    happens(1.5, new Event.PotWeighed(900, ""));
+        new PutOnHeat(
+            new Heater(null, "Crock", Appliance.SLOW_COOKER), new Knob("warm", 45.0, 1.0), null));
+    happens(1.5, new PotWeighed(900, ""));
 
     assertThat(at(2))
         .containsExactly(
@@ -68,11 +80,11 @@ class AheadTest {
 
   @Test
   void whatRestsInSpiritGetsItsOilAfterTwelveHoursAndIsThenShakenEveryFive() {
-    charge(Method.SPIRIT, HerbState.DRIED, new Event.SpiritIn(96, 20, "", null));
+    charge(Method.SPIRIT, HerbState.DRIED, new SpiritIn(96, 20, "", null));
     assertThat(at(2)).containsExactly(new Ahead.Coming(Task.Kind.POUR, moment(12)));
 
-    happens(13, new Event.OilPoured(300, "", null));
-    happens(14, new Event.Shaken());
+    happens(13, new OilPoured(300, "", null));
+    happens(14, new Shaken());
     assertThat(at(15)).containsExactly(new Ahead.Coming(Task.Kind.SHAKE, moment(19)));
   }
 
@@ -91,17 +103,18 @@ class AheadTest {
     return CHARGED.atTime(9, 0).toInstant(ZoneOffset.UTC).plusSeconds(Math.round(hours * 3600));
   }
 
-  private void happens(double hours, Event event) {
-    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, moment(hours), event, null));
+  private void happens(double hours, BatchEvent event) {
+    entries.add(
+        new Entry<BatchEvent>(UUID.randomUUID(), entries.size() + 1, moment(hours), event, null));
   }
 
-  private void charge(Method method, HerbState state, Event.@Nullable SpiritIn spirit) {
+  private void charge(Method method, HerbState state, @Nullable SpiritIn spirit) {
     happens(
         0,
-        new Event.Charged(
+        new Charged(
             method,
             List.of(
-                new Event.HerbIn(
+                new HerbIn(
                     "yarrow",
                     Part.FLOWER,
                     Cut.CUT,
@@ -109,17 +122,17 @@ class AheadTest {
                     Range.exactly(40),
                     state == HerbState.FRESH ? 0.8 : 0.10,
                     "")),
-            List.of(new Event.OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
+            List.of(new OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
             Range.exactly(500),
             "",
-            new Event.JarIn("Jar", 1500, 104),
+            new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
-            new Event.Stand("place", "Stove", Light.ROOM, 20.0),
+            new Stand("place", "Stove", Light.ROOM, 20.0),
             CHARGED,
             0,
             false,
             true,
-            new Event.Manner(false, spirit, null, List.of(), null)));
+            new Manner(false, spirit, null, List.of(), null)));
   }
 }

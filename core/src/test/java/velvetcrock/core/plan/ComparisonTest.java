@@ -17,12 +17,12 @@ import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
 
@@ -113,9 +113,9 @@ class ComparisonTest {
 
   @Test
   void aDozenTinsOfSalveTakeLessOilThanTheyHold() {
-    Comparison tins = compare(new Want.Tins(12, 30, PotKind.SALVE), 60, "olive", HerbState.DRIED);
+    Comparison tins = compare(new Want.Tins(12, 30, Firmness.SALVE), 60, "olive", HerbState.DRIED);
     Comparison whipped =
-        compare(new Want.Tins(12, 30, PotKind.WHIPPED_BUTTER), 60, "olive", HerbState.DRIED);
+        compare(new Want.Tins(12, 30, Firmness.WHIPPED_BUTTER), 60, "olive", HerbState.DRIED);
 
     assertThat(tins.needOilMl()).isBetween(310.0, 320.0);
     assertThat(whipped.needOilMl()).isLessThan(tins.needOilMl());
@@ -156,7 +156,7 @@ class ComparisonTest {
     assertThatThrownBy(() -> compare(new Want.Oil(200), -1, "olive", HerbState.DRIED))
         .hasMessageContaining("by:");
     assertThatThrownBy(() -> new Want.Oil(-3)).hasMessageContaining("want.oilMl");
-    assertThatThrownBy(() -> new Want.Tins(0, 30, PotKind.SALVE))
+    assertThatThrownBy(() -> new Want.Tins(0, 30, Firmness.SALVE))
         .hasMessageContaining("want.tins.count");
     assertThatThrownBy(
             () ->

@@ -27,14 +27,14 @@ import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.CarrierDates;
+import velvetcrock.core.making.Firmness;
+import velvetcrock.core.making.Formula;
+import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.pot.Formula;
-import velvetcrock.core.pot.Ingredient;
-import velvetcrock.core.pot.PotKind;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Strainer;
@@ -173,13 +173,13 @@ class OutlookTest {
 
   @Test
   void aDozenTinsComeOutADozenTins() {
-    Want.Tins tins = new Want.Tins(12, 30, PotKind.SALVE);
+    Want.Tins tins = new Want.Tins(12, 30, Firmness.SALVE);
     Outlook outlook = Asked.of(tins, 60).look();
     double oilG = outlook.needOilMl() * CATALOGUE.carrier("olive").densityAt(20);
     Formula salve =
         Formula.towards(
             List.of(Ingredient.of(CATALOGUE.carrier("olive"), oilG, 20)),
-            Formula.Target.of(PotKind.SALVE, 20),
+            Formula.Target.of(Firmness.SALVE, 20),
             Ingredient.of(CATALOGUE.wax("beeswax"), 1));
 
     assertThat(salve.volumeMl() * (1 - Formula.POUR_LOSS) / 30).isCloseTo(12, within(0.05));

@@ -14,18 +14,34 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Coloured;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PotWeighed;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Scent;
+import velvetcrock.core.batch.Shaken;
+import velvetcrock.core.batch.Smelled;
+import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.Strained;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Series;
+import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchLog;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
-import velvetcrock.core.log.PotHeat;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -43,7 +59,7 @@ class ReadinessTest {
   private static final ZoneId ZONE = ZoneId.of("Europe/Oslo");
   private static final LocalDate CHARGED = LocalDate.of(2026, 3, 2);
 
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<Entry<BatchEvent>> entries = new ArrayList<>();
 
   /** Cold: its window is days 21 to 56. Signs: y speaks for, n against, - nobody looked. */
   @ParameterizedTest
@@ -66,19 +82,19 @@ class ReadinessTest {
   void theVerdictFollowsTheSigns(int day, char colour, char herb, char smell, Verdict verdict) {
     charge(Method.COLD, HerbState.DRIED, Cut.CUT);
     for (int shaken = 1; shaken < day; shaken++) {
-      happens(24 * shaken, new Event.Shaken());
+      happens(24 * shaken, new Shaken());
     }
     if (colour != '-') {
-      happens(2 * 24, new Event.Coloured(Rgb.of("#c9a227"), false, null));
+      happens(2 * 24, new Coloured(Rgb.of("#c9a227"), false, null));
       String last = colour == 'y' ? "#c9a328" : "#a87a10";
-      happens(9 * 24, new Event.Coloured(Rgb.of(last), false, null));
+      happens(9 * 24, new Coloured(Rgb.of(last), false, null));
     }
     if (herb != '-') {
-      happens(9 * 24, new Event.Looked(null, null, null, null, herb == 'y', null));
+      happens(9 * 24, new Looked(null, null, null, null, herb == 'y', null));
     }
     if (smell != '-') {
-      Event.Scent scent = smell == 'y' ? Event.Scent.STRONG : Event.Scent.FAINT;
-      happens(9 * 24, new Event.Smelled(scent, null));
+      Scent scent = smell == 'y' ? Scent.STRONG : Scent.FAINT;
+      happens(9 * 24, new Smelled(scent, null));
     }
     assertThat(at(24 * day).verdict()).isEqualTo(verdict);
   }
@@ -86,7 +102,7 @@ class ReadinessTest {
   @Test
   void spoiledIsLostWhateverElse() {
     charge(Method.COLD, HerbState.DRIED, Cut.CUT);
-    happens(24 * 30, new Event.Looked(null, null, null, true, true, null));
+    happens(24 * 30, new Looked(null, null, null, true, true, null));
     assertThat(at(24 * 31).verdict()).isEqualTo(Verdict.LOST);
   }
 
@@ -94,12 +110,12 @@ class ReadinessTest {
   void waterThatHasToLeaveIsWaitedFor() {
     charge(Method.CROCK, HerbState.FRESH, Cut.CUT);
     happens(0, putOn());
-    happens(1, new Event.PotWeighed(1600, ""));
+    happens(1, new PotWeighed(1600, ""));
     Readiness wet = at(20);
     assertThat(says(wet, Aspect.WATER)).isEqualTo(Says.NO);
     assertThat(wet.verdict()).isEqualTo(Verdict.WAIT);
 
-    happens(19, new Event.PotWeighed(1520, ""));
+    happens(19, new PotWeighed(1520, ""));
     Readiness dry = at(20);
     assertThat(says(dry, Aspect.WATER)).isEqualTo(Says.YES);
     assertThat(dry.verdict()).isEqualTo(Verdict.READY);
@@ -117,11 +133,11 @@ class ReadinessTest {
   @Test
   void bubblesOfAFreshHerbSpeakAgainst() {
     charge(Method.COLD, HerbState.DRIED, Cut.CUT);
-    happens(24, new Event.Looked(null, null, Event.Bubbles.FEW, null, null, null));
+    happens(24, new Looked(null, null, Bubbles.FEW, null, null, null));
     assertThat(says(at(24 * 25), Aspect.HERB)).isEqualTo(Says.NO);
-    happens(48, new Event.Looked(null, null, Event.Bubbles.NONE, null, false, null));
+    happens(48, new Looked(null, null, Bubbles.NONE, null, false, null));
     assertThat(says(at(24 * 25), Aspect.HERB)).isEqualTo(Says.NO);
-    happens(72, new Event.Looked(null, null, null, null, null, true));
+    happens(72, new Looked(null, null, null, null, null, true));
     assertThat(says(at(24 * 25), Aspect.HERB)).isEqualTo(Says.YES);
   }
 
@@ -136,7 +152,7 @@ class ReadinessTest {
   @Test
   void whatIsStrainedIsNotJudged() {
     charge(Method.COLD, HerbState.DRIED, Cut.CUT);
-    happens(24 * 30, new Event.Strained(300, "300 ml", Expression.SQUEEZE, new Range(290, 320)));
+    happens(24 * 30, new Strained(300, "300 ml", Expression.SQUEEZE, new Range(290, 320)));
     assertThat(judge(24 * 31)).isEmpty();
   }
 
@@ -172,28 +188,27 @@ class ReadinessTest {
     return new PotHeat(CATALOGUE, state, Series.none(), moment(hours), ZONE);
   }
 
-  private static Event.PutOnHeat putOn() {
-    return new Event.PutOnHeat(
-        new Event.Heater(null, "Crock", Appliance.SLOW_COOKER),
-        new Event.Knob("warm", 65.0, 1.5),
-        null);
+  private static PutOnHeat putOn() {
+    return new PutOnHeat(
+        new Heater(null, "Crock", Appliance.SLOW_COOKER), new Knob("warm", 65.0, 1.5), null);
   }
 
   private static Instant moment(double hours) {
     return CHARGED.atTime(9, 0).atZone(ZONE).toInstant().plusSeconds((long) (hours * 3600));
   }
 
-  private void happens(double hours, Event event) {
-    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, moment(hours), event, null));
+  private void happens(double hours, BatchEvent event) {
+    entries.add(
+        new Entry<BatchEvent>(UUID.randomUUID(), entries.size() + 1, moment(hours), event, null));
   }
 
   private void charge(Method method, HerbState herbState, Cut cut) {
     happens(
         0,
-        new Event.Charged(
+        new Charged(
             method,
             List.of(
-                new Event.HerbIn(
+                new HerbIn(
                     "yarrow",
                     Part.FLOWER,
                     cut,
@@ -201,13 +216,13 @@ class ReadinessTest {
                     Range.exactly(herbState == HerbState.FRESH ? 100 : 40),
                     herbState == HerbState.FRESH ? 0.8 : 0.10,
                     "")),
-            List.of(new Event.OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
+            List.of(new OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
             Range.exactly(500),
             "",
-            new Event.JarIn("Jar", 1500, 104),
+            new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
-            new Event.Stand("place", "Dark cupboard", Light.DARK, 20.0),
+            new Stand("place", "Dark cupboard", Light.DARK, 20.0),
             CHARGED,
             0,
             false,

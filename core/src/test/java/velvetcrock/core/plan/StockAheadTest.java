@@ -15,10 +15,12 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import velvetcrock.core.drawer.Entry;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotAdded;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotTaken;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -55,9 +57,9 @@ class StockAheadTest {
   /** A lot of so much, of which so much was taken each month since. */
   private static Lot lot(LotDetails details, int monthsOld, double amount, double monthly) {
     List<Entry<LotEvent>> log = new ArrayList<>();
-    log.add(entry(1, monthsOld, new LotEvent.Added(details, amount, "")));
+    log.add(entry(1, monthsOld, new LotAdded(details, amount, "")));
     for (int m = 1; m <= monthsOld && monthly > 0; m++) {
-      log.add(entry(m + 1, monthsOld - m, new LotEvent.Taken(monthly, "K7M")));
+      log.add(entry(m + 1, monthsOld - m, new LotTaken(monthly, "K7M")));
     }
     return Lot.fold(log);
   }

@@ -12,15 +12,27 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.BatchEvent;
+import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Bath;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Heater;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.InTrial;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PutOnHeat;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.log.BatchLog;
-import velvetcrock.core.log.BatchReckoning;
-import velvetcrock.core.log.BatchState;
 import velvetcrock.core.log.Entry;
-import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -32,7 +44,7 @@ class StrainStepTest {
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private static final LocalDate CHARGED = LocalDate.of(2026, 3, 2);
 
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<Entry<BatchEvent>> entries = new ArrayList<>();
 
   @ParameterizedTest
   @CsvSource({
@@ -57,11 +69,11 @@ class StrainStepTest {
     charge("yarrow", "sunflower", Cut.CUT, HerbState.FRESH, Method.SIMMER);
     happens(
         1,
-        new Event.PutOnHeat(
-            new Event.Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
-            new Event.Knob("1", 80.0, 0.5),
-            new Event.Bath("Pan", 60, 20, 220, 400)));
-    happens(2, new Event.Looked(null, null, null, null, null, true));
+        new PutOnHeat(
+            new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
+            new Knob("1", 80.0, 0.5),
+            new Bath("Pan", 60, 20, 220, 400)));
+    happens(2, new Looked(null, null, null, null, null, true));
 
     assertThat(steps())
         .startsWith(StrainStep.WIPE, StrainStep.COOL)
@@ -110,9 +122,9 @@ class StrainStepTest {
     return StrainStep.of(state, new BatchReckoning(CATALOGUE, state));
   }
 
-  private void happens(int hours, Event event) {
+  private void happens(int hours, BatchEvent event) {
     Instant at = Instant.parse("2026-03-02T08:00:00Z").plusSeconds(hours * 3600L);
-    entries.add(new Entry(UUID.randomUUID(), entries.size() + 1, at, event, null));
+    entries.add(new Entry<BatchEvent>(UUID.randomUUID(), entries.size() + 1, at, event, null));
   }
 
   private void charge(String herb, String oil, Cut cut, HerbState state, Method method) {
@@ -121,26 +133,25 @@ class StrainStepTest {
 
   private void charge(
       String herb, String oil, Cut cut, HerbState state, Method method, Integer aimDays) {
-    Event.InTrial trial =
-        aimDays == null ? null : new Event.InTrial(UUID.randomUUID(), "two weeks", aimDays);
+    InTrial trial = aimDays == null ? null : new InTrial(UUID.randomUUID(), "two weeks", aimDays);
     Part part = CATALOGUE.herb(herb).bestPart();
     double water = state == HerbState.DRIED ? 0.1 : 0.8;
     happens(
         0,
-        new Event.Charged(
+        new Charged(
             method,
-            List.of(new Event.HerbIn(herb, part, cut, state, Range.exactly(40), water, "")),
-            List.of(new Event.OilIn(oil, 1, CHARGED.plusMonths(16), null, null)),
+            List.of(new HerbIn(herb, part, cut, state, Range.exactly(40), water, "")),
+            List.of(new OilIn(oil, 1, CHARGED.plusMonths(16), null, null)),
             Range.exactly(500),
             "",
-            new Event.JarIn("Jar", 1500, 104),
+            new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
-            new Event.Stand("place", "Dark cupboard", Light.DARK, 20.0),
+            new Stand("place", "Dark cupboard", Light.DARK, 20.0),
             CHARGED,
             0,
             false,
             true,
-            new Event.Manner(false, null, null, List.of(), trial)));
+            new Manner(false, null, null, List.of(), trial)));
   }
 }

@@ -15,9 +15,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.plan.Timetable.Making;
-import velvetcrock.core.pot.PotKind;
 
 /** A drawing laid into the hours of a house. */
 class TimetableTest {
@@ -129,8 +129,8 @@ class TimetableTest {
   void makingTakesItsTime(String what, int minutes, double setsHours) {
     Want want =
         switch (what) {
-          case "TINS" -> new Want.Tins(12, 30, PotKind.SALVE);
-          case "WHIPPED" -> new Want.Tins(12, 30, PotKind.WHIPPED_BUTTER);
+          case "TINS" -> new Want.Tins(12, 30, Firmness.SALVE);
+          case "WHIPPED" -> new Want.Tins(12, 30, Firmness.WHIPPED_BUTTER);
           case "BARS" -> new Want.Bars(12, 40);
           case "PADS" -> new Want.Pads(12, 100, 100, 40, 4);
           default -> new Want.Oil(200);
@@ -144,7 +144,7 @@ class TimetableTest {
         Making.of(
             new Want.Several(
                 List.of(
-                    new Want.Tins(12, 30, PotKind.SALVE),
+                    new Want.Tins(12, 30, Firmness.SALVE),
                     new Want.Bars(6, 40),
                     new Want.Bottles(2, 100))));
 

@@ -19,14 +19,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.making.Firmness;
+import velvetcrock.core.making.Ingredient;
+import velvetcrock.core.making.Melt;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.pot.Ingredient;
-import velvetcrock.core.pot.Melt;
-import velvetcrock.core.pot.PotKind;
 
 /** What is wanted, the oil that it takes, and how schools and appliances serve it. */
 class WantTest {
@@ -42,8 +42,8 @@ class WantTest {
 
   @Test
   void ownTasteAndOwnOverrunCount() {
-    Want.Tins tins = new Want.Tins(12, 30, PotKind.SALVE);
-    Want.Tins whipped = new Want.Tins(12, 30, PotKind.WHIPPED_BUTTER);
+    Want.Tins tins = new Want.Tins(12, 30, Firmness.SALVE);
+    Want.Tins whipped = new Want.Tins(12, 30, Firmness.WHIPPED_BUTTER);
     Want.Pan own = new Want.Pan(CATALOGUE.wax("beeswax"), 4, 0.8);
 
     assertThat(oilMl(tins, own)).isBetween(0.93 * oilMl(tins), 0.97 * oilMl(tins));
@@ -58,7 +58,7 @@ class WantTest {
         wrong("want.bottles.count", () -> new Want.Bottles(0, 100)),
         wrong("want.bottles.ml", () -> new Want.Bottles(2, 6000)),
         wrong("want.bottles", () -> new Want.Bottles(300, 100)),
-        wrong("want.tins.ml", () -> new Want.Tins(2, 0.5, PotKind.SALVE)),
+        wrong("want.tins.ml", () -> new Want.Tins(2, 0.5, Firmness.SALVE)),
         wrong("want.bars.ml", () -> new Want.Bars(2, 3000)),
         wrong("want.pads.count", () -> new Want.Pads(20_000, 100, 100, 40, 4)),
         wrong("widthMm", () -> new Want.Pads(2, 0, 100, 40, 4)),
@@ -83,8 +83,8 @@ class WantTest {
   }
 
   @ParameterizedTest
-  @EnumSource(PotKind.class)
-  void aPotTakesLessOilThanItHolds(PotKind kind) {
+  @EnumSource(Firmness.class)
+  void aPotTakesLessOilThanItHolds(Firmness kind) {
     double each = oilMl(new Want.Tins(10, 30, kind));
 
     assertThat(each).isBetween(100.0, 310.0);
@@ -94,7 +94,7 @@ class WantTest {
   @ParameterizedTest
   @InstancioSource(samples = 40)
   void severalWantsTakeTheSumOfEach(@Given int tins, @Given int bars) {
-    Want some = new Want.Tins(1 + Math.floorMod(tins, 50), 30, PotKind.SALVE);
+    Want some = new Want.Tins(1 + Math.floorMod(tins, 50), 30, Firmness.SALVE);
     Want more = new Want.Bars(1 + Math.floorMod(bars, 50), 40);
 
     assertThat(oilMl(new Want.Several(List.of(some, more))))
@@ -159,10 +159,10 @@ class WantTest {
 
   /** The oil that the planner asks for makes the tins at the pots, of every kind. */
   @ParameterizedTest
-  @EnumSource(PotKind.class)
-  void thePotsAgreeWithThePlanner(PotKind kind) {
+  @EnumSource(Firmness.class)
+  void thePotsAgreeWithThePlanner(Firmness kind) {
     Want.Pan pan = new Want.Pan(CATALOGUE.wax("beeswax"), 0.8, 0.6);
-    boolean whipped = kind == PotKind.WHIPPED_BUTTER;
+    boolean whipped = kind == Firmness.WHIPPED_BUTTER;
     double oilG =
         oilMl(new Want.Tins(12, 30, kind), pan)
             * CATALOGUE.carrier("olive").densityAt(Carrier.ROOM_C);

@@ -1,0 +1,50 @@
+package velvetcrock.batch;
+
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import velvetcrock.core.batch.BatchState;
+import velvetcrock.ledger.Ledger;
+import velvetcrock.web.CatchUp;
+
+/** The states that batches are in, kept beside them. */
+@Component
+class BatchStates {
+  private final Ledger ledger;
+  private final BatchRepository batches;
+  private final CatchUp catchUp;
+
+  BatchStates(Ledger ledger, BatchRepository batches, CatchUp catchUp) {
+    this.ledger = ledger;
+    this.batches = batches;
+    this.catchUp = catchUp;
+  }
+
+  BatchState of(Batch row) {
+    return ledger.state(row.id(), BatchStorage.BOOK, row.kept());
+  }
+
+  BatchRecord record(Batch row) {
+    return new BatchRecord(row.id(), row.code(), of(row));
+  }
+
+  /** Folds anew what was folded by other rules, or is kept in another shape. */
+  @EventListener(ApplicationReadyEvent.class)
+  @Order(Ordered.HIGHEST_PRECEDENCE)
+  void catchUp() {
+    catchUp.each(
+        "select household_id, id from batch where state_version <> ?",
+        id ->
+            batches
+                .findById(id)
+                .ifPresent(
+                    row -> {
+                      BatchState state =
+                          BatchStorage.BOOK.fold().apply(ledger.log(id, BatchStorage.BOOK));
+                      row.become(state, ledger.keep(BatchStorage.BOOK, state));
+                    }),
+        BatchStorage.BOOK.version());
+  }
+}

@@ -1,0 +1,316 @@
+package velvetcrock.products;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import velvetcrock.core.Learned;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.making.CompressPads;
+import velvetcrock.core.making.Drops;
+import velvetcrock.core.making.Formula;
+import velvetcrock.core.making.HardnessText;
+import velvetcrock.core.making.Ingredient;
+import velvetcrock.core.making.Melt;
+import velvetcrock.core.making.ProductKind;
+import velvetcrock.core.making.Working;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Wax;
+import velvetcrock.core.measure.CrossCheck;
+import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.product.DropsIn;
+import velvetcrock.core.product.Intent;
+import velvetcrock.core.product.PartIn;
+import velvetcrock.core.product.ProductRules;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.Typed;
+
+/** Reads the sentence by which a product is weighed in. */
+@Component
+class ProductReader {
+  static final double POCKET_C = 28;
+  static final double COLD_C = 10;
+  private static final double ROOM_C = 20;
+  private static final Pattern PAD =
+      Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?)\\s*(cm|mm)?");
+
+  private final ProductThings things;
+  private final Products products;
+  private final Households households;
+  private final Catalogues catalogues;
+
+  ProductReader(
+      ProductThings things, Products products, Households households, Catalogues catalogues) {
+    this.things = things;
+    this.products = products;
+    this.households = households;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * Reads a completed form.
+   *
+   * @throws Refused with every problem, each at its field
+   */
+  ProductOrder read(NewProductForm form) {
+    Catalogue catalogue = catalogues.current();
+    Household house = households.current();
+    Problems problems = new Problems();
+    ProductKind making =
+        problems.attempt(() -> Typed.named(ProductKind.class, form.making(), "making"));
+    List<PartIn> parts = new ArrayList<>();
+    List<Boolean> open = new ArrayList<>();
+    for (int i = 0; i < Objects.requireNonNull(form.parts()).size(); i++) {
+      read(form.parts().get(i), i, house.kitchen(), parts, open, problems);
+    }
+    List<DropsIn> drops = drops(form.drops(), catalogue, problems);
+    Wax wax = wax(parts, catalogue);
+    double usedAtC = usedAtC(form);
+    Learned taste = products.taste(wax.key());
+    Double aim =
+        making == null
+            ? null
+            : problems.attempt("hardness", () -> aim(form, making, wax, taste, house.kitchen()));
+    boolean whipped = making == ProductKind.WHIPPED_BUTTER;
+    double growth = whipped ? products.overrun().mean() : 0;
+    Vessels vessels = problems.attempt(() -> vessels(form, making, house.kitchen()));
+    Drops.Where where =
+        problems.attempt(() -> Typed.named(Drops.Where.class, form.where(), "where"));
+    Working.In in = problems.attempt(() -> Typed.named(Working.In.class, form.in(), "in"));
+    Store.Place place =
+        problems.attempt(() -> Typed.named(Store.Place.class, form.place(), "place"));
+    problems.refuseIfAny();
+    Intent plan =
+        new Intent(
+            Objects.requireNonNull(making),
+            Typed.text(form.name()),
+            Objects.requireNonNull(where),
+            usedAtC,
+            Objects.requireNonNull(aim),
+            Objects.requireNonNull(in),
+            form.stirred() != null,
+            Objects.requireNonNull(place),
+            making == ProductKind.DRAWN ? Typed.text(form.forWhat()) : "",
+            Typed.text(form.recipe()));
+    OptionalDouble target = ProductRules.target(plan);
+    Melt melt = solve(parts, open, target, Objects.requireNonNull(vessels), growth, usedAtC);
+    List<PartIn> weighed = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      weighed.add(parts.get(i).withMassG(melt.parts().get(i).massG()));
+    }
+    return new ProductOrder(
+        plan,
+        weighed,
+        open,
+        melt,
+        target,
+        drops,
+        Typed.text(form.reason()),
+        vessels.count(),
+        vessels.ml(),
+        wax,
+        taste,
+        growth);
+  }
+
+  private Melt solve(
+      List<PartIn> parts,
+      List<Boolean> open,
+      OptionalDouble target,
+      Vessels vessels,
+      double growth,
+      double usedAtC) {
+    Catalogue catalogue = catalogues.current();
+    List<Melt.Wanted> wanted = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      Ingredient part = parts.get(i).ingredient(catalogue, usedAtC);
+      wanted.add(new Melt.Wanted(part, open.get(i)));
+    }
+    OptionalDouble volume =
+        vessels.count() == 0
+            ? OptionalDouble.empty()
+            : OptionalDouble.of(
+                vessels.count() * vessels.ml() / (1 - Formula.POUR_LOSS) / (1 + growth));
+    return Melt.solve(wanted, target, volume);
+  }
+
+  /** Reads a row; a row that cannot be read leaves the others readable. */
+  private void read(
+      NewProductForm.Row row,
+      int index,
+      Kitchen kitchen,
+      List<PartIn> parts,
+      List<Boolean> open,
+      Problems problems) {
+    String at = "parts[" + index + "]";
+    ProductThings.Thing thing = problems.attempt(at + ".thing", () -> things.find(row.thing()));
+    if (thing == null) {
+      return;
+    }
+    String amount = Typed.text(row.amount());
+    if (amount.isEmpty()) {
+      parts.add(thing.part());
+      open.add(true);
+      return;
+    }
+    Double grams = problems.attempt(at + ".amount", () -> grams(thing, amount, kitchen));
+    if (grams == null) {
+      return;
+    }
+    PartIn read = problems.attempt(at + ".amount", () -> thing.weighed(grams, amount));
+    if (read != null) {
+      parts.add(read);
+      open.add(false);
+    }
+  }
+
+  /**
+   * An amount of a thing in g; a weight is checked against a volume where both are given.
+   *
+   * @throws Refused if it is none, or more than there is in a bottle
+   */
+  static double grams(ProductThings.Thing thing, String amount, Kitchen kitchen) {
+    if (amount.equalsIgnoreCase("all") && Double.isFinite(thing.thereG())) {
+      return thing.thereG();
+    }
+    Measure read = CrossCheck.read(amount, kitchen, thing.substance());
+    double grams =
+        read.isWeight()
+            ? read.amount().middle()
+            : read.amount().middle() * thing.substance().usual();
+    if (thing.part().infused() != null && grams > thing.thereG() * 1.005 + 0.5) {
+      throw new Refused(
+          "amount",
+          "There are "
+              + Math.round(thing.thereG() / thing.substance().usual())
+              + " ml of it; “"
+              + amount
+              + "” was read.");
+    }
+    return grams;
+  }
+
+  /** A weight as it would be typed: hundredths below 10 g, tenths from there on. */
+  static String typed(double grams) {
+    return BigDecimal.valueOf(grams)
+            .setScale(grams < 10 ? 2 : 1, RoundingMode.HALF_UP)
+            .stripTrailingZeros()
+            .toPlainString()
+        + " g";
+  }
+
+  static List<DropsIn> drops(
+      @Nullable List<NewProductForm.DropRow> rows, Catalogue catalogue, Problems problems) {
+    List<DropsIn> drops = new ArrayList<>();
+    List<NewProductForm.DropRow> all = rows == null ? List.of() : rows;
+    for (int i = 0; i < all.size(); i++) {
+      NewProductForm.DropRow row = all.get(i);
+      String count = Typed.text(row.count());
+      if (count.isEmpty() || count.equals("0")) {
+        continue;
+      }
+      String at = "drops[" + i + "].count";
+      Double read = problems.attempt(at, () -> Typed.number(count, 0.1, 5000, "drops"));
+      String oil = problems.attempt(at, () -> catalogue.essentialOil(Typed.text(row.oil())).key());
+      if (read != null && oil != null) {
+        drops.add(new DropsIn(oil, read));
+      }
+    }
+    return drops;
+  }
+
+  private static Wax wax(List<PartIn> parts, Catalogue catalogue) {
+    return parts.stream()
+        .filter(p -> p.kind() == PartIn.Kind.WAX)
+        .findFirst()
+        .map(p -> catalogue.wax(p.key()))
+        .orElseGet(() -> catalogue.wax("beeswax"));
+  }
+
+  static double usedAtC(NewProductForm form) {
+    return switch (Typed.text(form.used())) {
+      case "pocket" -> POCKET_C;
+      case "cold" -> COLD_C;
+      default -> ROOM_C;
+    };
+  }
+
+  /** The hardness aimed at: what was typed, or the kind's middle as this household likes it. */
+  private double aim(
+      NewProductForm form, ProductKind making, Wax wax, Learned taste, Kitchen kitchen) {
+    if (making.stiff().isEmpty()) {
+      return 0;
+    }
+    String typed = Typed.text(form.hardness());
+    if (typed.isEmpty()) {
+      return Math.max(1, making.stiff().get().hardness().middle() + taste.mean());
+    }
+    return new HardnessText(wax, catalogues.current().carrier("olive"), kitchen).read(typed);
+  }
+
+  /**
+   * Vessels wanted.
+   *
+   * @param count 0 where none are named
+   */
+  private record Vessels(int count, double ml) {}
+
+  private static Vessels vessels(
+      NewProductForm form, @Nullable ProductKind making, Kitchen kitchen) {
+    Problems problems = new Problems();
+    String typed = Typed.text(form.count());
+    Double count =
+        typed.isEmpty()
+            ? Double.valueOf(0)
+            : problems.attempt("count", () -> Typed.number(typed, 1, 500, "of them"));
+    Double ml =
+        making == ProductKind.COMPRESS_PADS
+            ? problems.attempt(() -> mlPerPad(form))
+            : problems.attempt("size", () -> ml(Typed.text(form.size()), kitchen));
+    problems.refuseIfAny();
+    return new Vessels((int) Math.round(Objects.requireNonNull(count)), Objects.requireNonNull(ml));
+  }
+
+  /** What a tin holds, ml. */
+  static double ml(String size, Kitchen kitchen) {
+    Measure read = new MeasureReader(kitchen).read(size);
+    double ml = read.isWeight() ? read.amount().middle() / 0.93 : read.amount().middle();
+    if (ml < 1 || ml > 20_000) {
+      throw new Refused("size", "Between 1 ml and 20 l; “" + size + "” was read.");
+    }
+    return ml;
+  }
+
+  /** Oil for a pad, ml. */
+  private static double mlPerPad(NewProductForm form) {
+    Problems problems = new Problems();
+    Matcher pad = PAD.matcher(Typed.text(form.pad()));
+    problems.require(pad.matches(), "pad", "Write it as 10 x 15 cm.");
+    Double cloth =
+        problems.attempt("cloth", () -> Typed.number(form.cloth(), 10, 1000, "g per m²"));
+    Double layers = problems.attempt("layers", () -> Typed.number(form.layers(), 1, 64, "layers"));
+    problems.refuseIfAny();
+    double mm = "mm".equals(pad.group(3)) ? 1 : 10;
+    return Typed.at(
+            "pad",
+            () ->
+                CompressPads.mlPerPad(
+                    Double.parseDouble(pad.group(1).replace(',', '.')) * mm,
+                    Double.parseDouble(pad.group(2).replace(',', '.')) * mm,
+                    Objects.requireNonNull(cloth),
+                    (int) Math.round(Objects.requireNonNull(layers))))
+        .middle();
+  }
+}

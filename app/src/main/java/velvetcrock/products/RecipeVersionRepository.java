@@ -1,0 +1,15 @@
+package velvetcrock.products;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface RecipeVersionRepository extends JpaRepository<RecipeVersion, UUID> {
+  List<RecipeVersion> findByRecipeIdOrderByNumberDesc(UUID recipeId);
+
+  @Query(
+      "select v from RecipeVersion v where v.number ="
+          + " (select max(w.number) from RecipeVersion w where w.recipeId = v.recipeId)")
+  List<RecipeVersion> newest();
+}

@@ -1,0 +1,259 @@
+package velvetcrock.core.batch;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.log.Checks;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.spirit.EthanolWater;
+
+/**
+ * The jar was charged, or taken on when it had been charged before.
+ *
+ * @param oilMl oil, ml; a range where it is not known exactly
+ * @param oilText what was typed for it
+ * @param coverMm cover aimed at, mm
+ * @param chargedOn the day, in the household's time zone
+ * @param aboutDays by how many days either way the day may be wrong; 0 when it is known
+ * @param takenOn whether it was begun before the log was
+ * @param cleanAndDry whether jar and herb were said to be clean and bone-dry
+ * @param manner how it was charged, where it was not simply poured
+ */
+public record Charged(
+    Method method,
+    List<HerbIn> herbs,
+    List<OilIn> carriers,
+    Range oilMl,
+    String oilText,
+    JarIn jar,
+    double coverMm,
+    Use use,
+    Stand stand,
+    LocalDate chargedOn,
+    int aboutDays,
+    boolean takenOn,
+    boolean cleanAndDry,
+    Manner manner)
+    implements JarEvent {
+  /** A trial's jar is late this many days after its day: later, and it tells of other weeks. */
+  private static final int DAYS_AFTER_AIM = 3;
+
+  /** Checks what has to be there and copies the lists. */
+  public Charged {
+    Checks.present("method", method);
+    herbs = Checks.some("herbs", herbs);
+    carriers = Checks.some("carriers", carriers);
+    Checks.present("oilMl", oilMl);
+    Checks.within("oilMl", oilMl.low(), 0, 100_000);
+    Checks.within("oilMl", oilMl.high(), 0.001, 100_000);
+    Checks.text("oilText", oilText);
+    Checks.present("jar", jar);
+    Checks.within("coverMm", coverMm, 0, 200);
+    Checks.present("use", use);
+    Checks.present("stand", stand);
+    Checks.present("chargedOn", chargedOn);
+    Checks.within("chargedOn", chargedOn.getYear(), 1900, 2200);
+    Checks.within("aboutDays", aboutDays, 0, 3660);
+    manner = manner == null ? Manner.PLAIN : manner;
+  }
+
+  /** A charge that was simply poured. */
+  public Charged(
+      Method method,
+      List<HerbIn> herbs,
+      List<OilIn> carriers,
+      Range oilMl,
+      String oilText,
+      JarIn jar,
+      double coverMm,
+      Use use,
+      Stand stand,
+      LocalDate chargedOn,
+      int aboutDays,
+      boolean takenOn,
+      boolean cleanAndDry) {
+    this(
+        method,
+        herbs,
+        carriers,
+        oilMl,
+        oilText,
+        jar,
+        coverMm,
+        use,
+        stand,
+        chargedOn,
+        aboutDays,
+        takenOn,
+        cleanAndDry,
+        Manner.PLAIN);
+  }
+
+  /** The same, standing elsewhere. */
+  public Charged standing(Stand elsewhere) {
+    return new Charged(
+        method,
+        herbs,
+        carriers,
+        oilMl,
+        oilText,
+        jar,
+        coverMm,
+        use,
+        elsewhere,
+        chargedOn,
+        aboutDays,
+        takenOn,
+        cleanAndDry,
+        manner);
+  }
+
+  /** The same with other dates of its carriers. */
+  public Charged with(List<OilIn> dated) {
+    return new Charged(
+        method,
+        herbs,
+        dated,
+        oilMl,
+        oilText,
+        jar,
+        coverMm,
+        use,
+        stand,
+        chargedOn,
+        aboutDays,
+        takenOn,
+        cleanAndDry,
+        manner);
+  }
+
+  /** Weight of all herbs, g. */
+  public Range herbMassG() {
+    return herbs.stream().map(HerbIn::massG).reduce(Range.exactly(0), Range::plus);
+  }
+
+  /** Days from charging at which it may be strained: its trial's day, or else its method's. */
+  public int earliestDays() {
+    return aimDays().orElse(method.earliestDays());
+  }
+
+  /** Days from charging at which it usually is. */
+  public int usualDays() {
+    return aimDays().orElse(method.usualDays());
+  }
+
+  /** Days from charging by which it should be. */
+  public int latestDays() {
+    return aimDays().isPresent() ? aimDays().getAsInt() + DAYS_AFTER_AIM : method.latestDays();
+  }
+
+  private OptionalInt aimDays() {
+    return manner.trial() == null || manner.trial().aimDays() == null
+        ? OptionalInt.empty()
+        : OptionalInt.of(manner.trial().aimDays());
+  }
+
+  /** Whether day and amounts are all known exactly. */
+  public boolean exact() {
+    return aboutDays == 0 && oilMl.exact() && herbMassG().exact();
+  }
+
+  @Override
+  public String kind() {
+    return "charged";
+  }
+
+  @Override
+  public void applyTo(BatchLog log, Instant at) {
+    log.charged(this, at);
+  }
+
+  @Override
+  public boolean begins() {
+    return true;
+  }
+
+  @Override
+  public String beginning() {
+    return "the jar was charged";
+  }
+
+  /** The day may be wrong by some days, and its hour is not known. */
+  @Override
+  public Instant earliest(Instant at, ZoneId zone) {
+    return chargedOn.minusDays(aboutDays).atStartOfDay(zone).toInstant();
+  }
+
+  @Override
+  public Optional<String> staysBecause() {
+    return Optional.of("The charging itself stays in the log. Throw the batch out instead.");
+  }
+
+  @Override
+  public BatchEvent in(Surroundings household) {
+    Problems problems = new Problems();
+    for (int i = 0; i < herbs.size(); i++) {
+      household.herb(herbs.get(i).herb(), "herbs[" + i + "].herb", problems);
+    }
+    for (int i = 0; i < carriers.size(); i++) {
+      household.carrier(carriers.get(i).carrier(), "carriers[" + i + "].carrier", problems);
+    }
+    household.lots(this, problems);
+    Stand known = problems.attempt("stand.place", () -> household.place(stand));
+    problems.refuseIfAny();
+    return standing(Objects.requireNonNull(known));
+  }
+
+  /** Herbs, and with them the oil, or the spirit that the oil is to follow. */
+  @Override
+  public List<FromLot> takes(BatchState state) {
+    List<FromLot> taken = new ArrayList<>();
+    herbs.stream()
+        .filter(h -> h.lot() != null)
+        .forEach(h -> taken.add(new FromLot(h.lot(), h.massG().middle())));
+    SpiritIn spirit = manner.spirit();
+    if (spirit == null) {
+      taken.addAll(oil(oilMl.middle()));
+    } else if (spirit.lot() != null) {
+      double ml = spirit.massG() / EthanolWater.density(spirit.abvPercent());
+      taken.add(new FromLot(spirit.lot(), ml));
+    }
+    return taken;
+  }
+
+  /** So much of its oils, from their lots. */
+  List<FromLot> oil(double ml) {
+    double shares = carriers.stream().mapToDouble(OilIn::share).sum();
+    return carriers.stream()
+        .filter(c -> c.lot() != null)
+        .map(c -> new FromLot(c.lot(), ml * c.share() / shares))
+        .toList();
+  }
+
+  /** Every lot that it names. */
+  public Set<UUID> lots() {
+    Set<UUID> lots = new LinkedHashSet<>();
+    herbs.stream().map(HerbIn::lot).filter(Objects::nonNull).forEach(lots::add);
+    carriers.stream().map(OilIn::lot).filter(Objects::nonNull).forEach(lots::add);
+    if (manner.spirit() != null && manner.spirit().lot() != null) {
+      lots.add(manner.spirit().lot());
+    }
+    return lots;
+  }
+
+  @Override
+  public <R> R accept(Visitor<R> visitor) {
+    return visitor.charged(this);
+  }
+}

@@ -1,0 +1,13 @@
+package velvetcrock.core.batch;
+
+/** A smell that should not be there. */
+public enum OffSmell {
+  /** None. */
+  NONE,
+  /** Stale paint, old nuts. */
+  RANCID,
+  /** Mould. */
+  MUSTY,
+  /** Ferment. */
+  SOUR
+}

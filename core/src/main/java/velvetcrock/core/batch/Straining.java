@@ -1,0 +1,13 @@
+package velvetcrock.core.batch;
+
+/**
+ * What else was done when it was strained.
+ *
+ * @param secondPass whether the marc was expressed a second time
+ * @param fineFilter whether it went through a fine filter
+ * @param settles whether it was set aside to settle overnight before it is poured off
+ */
+public record Straining(boolean secondPass, boolean fineFilter, boolean settles) {
+  /** Nothing. */
+  public static final Straining PLAIN = new Straining(false, false, false);
+}

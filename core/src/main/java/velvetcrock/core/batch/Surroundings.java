@@ -1,0 +1,22 @@
+package velvetcrock.core.batch;
+
+import velvetcrock.core.Problems;
+
+/** What a household has around a batch: a catalogue, places, lots. */
+public interface Surroundings {
+  /** Notes at a field a herb that is not known. */
+  void herb(String key, String field, Problems problems);
+
+  /** Notes at a field an oil that is not known. */
+  void carrier(String key, String field, Problems problems);
+
+  /** Notes every lot that a charge names and that is not of that thing. */
+  void lots(Charged charged, Problems problems);
+
+  /**
+   * A place by its key or its name, as the household knows it.
+   *
+   * @throws velvetcrock.core.Refused if there is none such
+   */
+  Stand place(Stand named);
+}
