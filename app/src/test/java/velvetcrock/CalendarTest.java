@@ -96,11 +96,11 @@ class CalendarTest extends AppTest {
                 .getContentAsString());
 
     assertThat(titles(told))
-        .hasSize(4)
+        .hasSize(5)
         .anyMatch(t -> t.startsWith("May be strained: " + code))
         .anyMatch(t -> t.startsWith("Strain " + code))
         .filteredOn(t -> t.startsWith("Shake and look"))
-        .hasSize(2);
+        .hasSize(3);
   }
 
   @Test

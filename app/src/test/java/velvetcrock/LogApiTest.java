@@ -48,9 +48,6 @@ class LogApiTest extends AppTest {
               "{'heater':{'name':'Plate','kind':'ELECTRIC_PLATE'},'knob':{'name':'1','settlesC':44},"
                   + "'bath':{'name':'Pan','depthMm':60,'lowestMm':20,'widthMm':220,'watts':80}}"),
           Map.entry("felt-by-hand", "{'test':'HOT'}"),
-          Map.entry(
-              "ran-hot",
-              "{'from':'2026-11-01T10:00:00Z','to':'2026-11-01T10:20:00Z','peakC':96,'ceilingC':90}"),
           Map.entry("note", "{'text':'Smells of hay'}"),
           Map.entry("coloured", "{'colour':{'red':201,'green':166,'blue':60},'plain':false}"),
           Map.entry("marc-weighed", "{'massG':44,'text':'44 g'}"),

@@ -107,7 +107,8 @@ class TrialTest extends AppTest {
     begun("differs", "WEEKS", "weeks", "2", "weeks", "6");
 
     assertThat(jars())
-        .extracting(b -> b.state().usual())
+        .extracting(
+            b -> b.state().charge().chargedOn().plusDays(b.state().charge().aimDays().orElse(0)))
         .containsExactly(today().plusDays(14), today().plusDays(42));
   }
 

@@ -192,6 +192,8 @@ final class Answers {
       double densityGPerMl,
       double volumeMl,
       List<String> meltOrder,
+      @Nullable Double waxToOil,
+      @Nullable Double asHardAsOilTo,
       List<PartOut> parts,
       List<Line> reckoning,
       List<CautionOut> cautions) {}

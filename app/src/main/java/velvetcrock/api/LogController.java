@@ -39,8 +39,12 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
 import velvetcrock.stove.LoggerFile;
 
 /** The log of a household: batches, entries and readings. Needs a session or a token. */
@@ -54,11 +58,20 @@ class LogController {
   private final Batches batches;
   private final BottleBook book;
   private final BatchReadings readings;
+  private final Catalogues catalogues;
+  private final Households households;
 
-  LogController(Batches batches, BottleBook book, BatchReadings readings) {
+  LogController(
+      Batches batches,
+      BottleBook book,
+      BatchReadings readings,
+      Catalogues catalogues,
+      Households households) {
     this.batches = batches;
     this.book = book;
     this.readings = readings;
+    this.catalogues = catalogues;
+    this.households = households;
   }
 
   /** A batch in a list. */
@@ -67,28 +80,48 @@ class LogController {
       String status,
       LocalDate chargedOn,
       String herb,
-      LocalDate earliest,
-      LocalDate usual,
-      LocalDate latest,
+      @Nullable LocalDate earliest,
+      @Nullable LocalDate usual,
+      @Nullable LocalDate latest,
+      WindowOut window,
       @Nullable BatchState state,
       @Nullable List<BottleOut> bottles) {
-    static BatchOut of(BatchRecord batch) {
-      return of(batch, null, null);
-    }
 
     static BatchOut of(
-        BatchRecord batch, @Nullable BatchState whole, @Nullable List<BottleOut> bottles) {
+        BatchRecord batch,
+        Window window,
+        @Nullable BatchState whole,
+        @Nullable List<BottleOut> bottles) {
       BatchState state = batch.state();
       return new BatchOut(
           batch.code(),
           Reader.word(state.status()),
           state.charge().chargedOn(),
           state.charge().herbs().get(0).herb(),
-          state.earliest(),
-          state.usual(),
-          state.latest(),
+          window.earliestOn().orElse(null),
+          window.usualOn().orElse(null),
+          window.latestOn().orElse(null),
+          WindowOut.of(window),
           whole,
           bottles);
+    }
+  }
+
+  /**
+   * When it may be strained.
+   *
+   * @param countsIn {@code hours} on the heat, or {@code days}
+   * @param from the day from which days count; null for hours, or before its oil
+   */
+  record WindowOut(
+      String countsIn, @Nullable LocalDate from, double earliest, double usual, double latest) {
+    static WindowOut of(Window window) {
+      return new WindowOut(
+          window.byHours() ? "hours" : "days",
+          window.from(),
+          window.earliest(),
+          window.usual(),
+          window.latest());
     }
   }
 
@@ -157,7 +190,7 @@ class LogController {
   @GetMapping
   @Operation(summary = "The newest batches, newest first.")
   List<BatchOut> list() {
-    return batches.newest(NEWEST).stream().map(BatchOut::of).toList();
+    return batches.newest(NEWEST).stream().map(b -> out(b, null, null)).toList();
   }
 
   @PostMapping
@@ -173,7 +206,7 @@ class LogController {
   @Operation(summary = "A batch with the state that its log folds to.")
   BatchOut batch(@PathVariable String code) {
     BatchRecord batch = batches.find(code);
-    return BatchOut.of(batch, batch.state(), book.of(batch).stream().map(BottleOut::of).toList());
+    return out(batch, batch.state(), book.of(batch).stream().map(BottleOut::of).toList());
   }
 
   @GetMapping("/{code}/entries")
@@ -245,6 +278,13 @@ class LogController {
           }
         });
     return add(batch, good, rejected);
+  }
+
+  private BatchOut out(
+      BatchRecord batch, @Nullable BatchState whole, @Nullable List<BottleOut> bottles) {
+    Window window =
+        new BatchReckoning(catalogues.current(), batch.state()).window(households.current().zone());
+    return BatchOut.of(batch, window, whole, bottles);
   }
 
   private static @Nullable ZoneId zone(@Nullable String zone) {

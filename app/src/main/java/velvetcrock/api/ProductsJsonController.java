@@ -140,7 +140,7 @@ class ProductsJsonController {
         parts,
         drops(state.drops(), 1),
         state.reasons(),
-        state.tins().stream().map(tin -> tin(product, tin)).toList());
+        state.tins().stream().map(tin -> tin(product, melt, tin)).toList());
   }
 
   private static PartOut part(PartIn part, double percent) {
@@ -156,14 +156,14 @@ class ProductsJsonController {
         part.goodUntil());
   }
 
-  private static TinOut tin(ProductRecord product, ProductState.Tin tin) {
+  private static TinOut tin(ProductRecord product, Melt melt, ProductState.Tin tin) {
     TinGroup group = product.state().group(tin.group()).orElseThrow();
     return new TinOut(
         tin.name(),
         group.ml(),
         Reader.word(group.where()),
         product.bestBefore(group),
-        drops(product.state().dropsOf(group), group.count()),
+        drops(product.state().dropsOf(group, melt), group.count()),
         tin.fate() == null ? null : Reader.word(tin.fate()),
         tin.since(),
         tin.to(),

@@ -24,10 +24,10 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.Comparison;
-import velvetcrock.core.plan.PlanOrder;
-import velvetcrock.core.plan.Want;
-import velvetcrock.core.plan.Way;
+import velvetcrock.core.outlook.Comparison;
+import velvetcrock.core.outlook.PlanOrder;
+import velvetcrock.core.outlook.Want;
+import velvetcrock.core.outlook.Way;
 import velvetcrock.kitchen.Catalogues;
 
 /** The ways to something wanted by a day. Computed, answered, not stored. */

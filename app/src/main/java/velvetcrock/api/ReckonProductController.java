@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -20,6 +21,7 @@ import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.Formula;
 import velvetcrock.core.making.Formula.Target;
 import velvetcrock.core.making.Ingredient;
+import velvetcrock.core.making.Melt;
 import velvetcrock.kitchen.Catalogues;
 
 /** What the oil becomes next. Computed, answered, not stored. */
@@ -61,6 +63,7 @@ class ReckonProductController {
         target == null
             ? Formula.afterTest(parts, Objects.requireNonNull(feel), Objects.requireNonNull(wax))
             : Formula.towards(parts, target, Objects.requireNonNull(wax));
+    Melt melt = new Melt(formula.parts());
     return new Answers.Formula(
         formula.massG(),
         formula.hardness(),
@@ -70,11 +73,17 @@ class ReckonProductController {
         formula.densityGPerMl(),
         formula.volumeMl(),
         formula.meltOrder(),
+        boxed(melt.oilPerWax()),
+        boxed(melt.asHardAsOilPerBeeswax()),
         formula.parts().stream()
             .map(p -> new Answers.PartOut(p.key(), p.massG(), 100 * p.massG() / formula.massG()))
             .toList(),
         Line.of(formula.reckoning()),
         CautionOut.of(cautions.of(List.of("hot-oil"))));
+  }
+
+  private static @Nullable Double boxed(OptionalDouble number) {
+    return number.isPresent() ? number.getAsDouble() : null;
   }
 
   private List<Ingredient> parts(

@@ -29,11 +29,11 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.InTrial;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.care.Round;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotWords;
 import velvetcrock.kitchen.Catalogues;
@@ -137,13 +137,11 @@ class BatchController {
     List<LoggedEntry> log = batches.log(batch);
     Round round = new Round(catalogues.current(), house.zone(), clock.instant());
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
-    ColourStory story = ColourView.story(batch.state(), catalogues.current());
+    ColourStory story = reckoning.colour();
     Instant now = clock.instant();
     ReadyView ready =
         batch.state().status() == BatchState.Status.INFUSING
-            ? ReadyView.of(
-                new ReadyView.Known(
-                    batch.state(), reckoning, watch.heat(batch, now), story, now, fmt))
+            ? ReadyView.of(new ReadyView.Known(batch, reckoning, watch.heat(batch, now), now, fmt))
             : null;
     model.addAttribute("ready", ready);
     model.addAttribute("colour", ColourView.of(story, fmt));
@@ -155,7 +153,12 @@ class BatchController {
             catalogues.current(),
             cautions,
             fmt,
-            NextStep.of(batch, round.tasks(batch.state()), reckoning.unbottledMl(), fmt),
+            NextStep.of(
+                batch,
+                round.tasks(batch.state(), batch.readHours()),
+                reckoning.window(house.zone()),
+                reckoning.unbottledMl(),
+                fmt),
             clock.instant(),
             linked(batch, fmt),
             experience.own());

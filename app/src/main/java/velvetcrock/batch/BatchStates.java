@@ -14,11 +14,13 @@ import velvetcrock.web.CatchUp;
 class BatchStates {
   private final Ledger ledger;
   private final BatchRepository batches;
+  private final ReadingStore readings;
   private final CatchUp catchUp;
 
-  BatchStates(Ledger ledger, BatchRepository batches, CatchUp catchUp) {
+  BatchStates(Ledger ledger, BatchRepository batches, ReadingStore readings, CatchUp catchUp) {
     this.ledger = ledger;
     this.batches = batches;
+    this.readings = readings;
     this.catchUp = catchUp;
   }
 
@@ -27,7 +29,13 @@ class BatchStates {
   }
 
   BatchRecord record(Batch row) {
-    return new BatchRecord(row.id(), row.code(), of(row));
+    BatchState state = of(row);
+    boolean unlogged =
+        state.status() == BatchState.Status.INFUSING
+            && state.charge().method().heated()
+            && state.heat().stints().isEmpty();
+    return new BatchRecord(
+        row.id(), row.code(), state, unlogged ? readings.spanHours(row.id()) : 0);
   }
 
   /** Folds anew what was folded by other rules, or is kept in another shape. */

@@ -170,20 +170,7 @@ record BatchView(
               "Should come out",
               fmt.ml(yield.rangeMl())
                   + (expression == Expression.SQUEEZE ? ", squeezed" : ", left to drip")));
-      facts.add(
-          new Fact(
-              "Strain",
-              state.charge().method().heated()
-                  ? "after "
-                      + fmt.hours(
-                          new Range(
-                              state.charge().method().earliestHours(),
-                              state.charge().method().latestHours()))
-                      + " on the heat, usually "
-                      + fmt.hours(state.charge().method().usualHours())
-                  : fmt.dates(state.earliest(), state.latest())
-                      + ", usually "
-                      + fmt.date(state.usual())));
+      facts.add(new Fact("Strain", new WindowWords(reckoning.window(fmt.zone()), fmt).fact()));
     } else {
       facts.add(new Fact("Came out", fmt.ml(state.strained().oilMl())));
     }

@@ -150,17 +150,36 @@ public class Batches {
   }
 
   /**
-   * Adds an entry to a batch's log.
+   * Adds an entry to a batch's log, and to those of others that it happens to as well: the one door
+   * for whatever is done to a batch, by page, round, stove or JSON.
    *
    * @param code the code on the lid, in either case
    * @param at when it happened; now if null
    * @param replaces the entry that it corrects, if any
    * @param key names this entry, so that a repeat of it is not written twice
-   * @throws NotFound if there is no such batch here
+   * @throws NotFound if there is no such batch here, or no such entry to replace
    * @throws Refused if the log could not have gone so, at the field that makes it so
    */
   @Transactional
   public Written append(
+      String code, BatchEvent event, @Nullable Instant at, @Nullable UUID replaces, String key) {
+    Written written = appendHere(code, event, at, replaces, key);
+    if (replaces != null || !event.spreads()) {
+      return written;
+    }
+    BatchState mine = find(written.code()).state();
+    List<String> others =
+        batches.standing().stream()
+            .filter(row -> !row.code().equals(written.code()))
+            .filter(row -> event.alsoHappensTo(mine, states.of(row)))
+            .map(Batch::code)
+            .sorted()
+            .toList();
+    others.forEach(other -> appendHere(other, event, at, null, key + ":" + other));
+    return written.and(others);
+  }
+
+  private Written appendHere(
       String code, BatchEvent event, @Nullable Instant at, @Nullable UUID replaces, String key) {
     Batch batch = batches.lock(normal(code)).orElseThrow(() -> noBatch(code));
     Optional<Ledger.Before> before = ledger.before(key, BatchStorage.BOOK, batch.id(), event);
@@ -318,7 +337,8 @@ public class Batches {
         false,
         written.by(),
         written.writtenAt(),
-        shorts);
+        shorts,
+        List.of());
   }
 
   /** What is answered besides what is known of every entry. */
@@ -332,7 +352,8 @@ public class Batches {
         true,
         before.by(),
         before.writtenAt(),
-        ledger.answered(before, Answer.class).map(Answer::shorts).orElse(List.of()));
+        ledger.answered(before, Answer.class).map(Answer::shorts).orElse(List.of()),
+        List.of());
   }
 
   private Instant chargedAt(LocalDate day, Household household) {

@@ -1,8 +1,6 @@
 package velvetcrock.batch;
 
-import velvetcrock.core.batch.BatchState;
-import velvetcrock.core.batch.Charged;
-import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.jar.Window;
 import velvetcrock.web.Formats;
 
 /**
@@ -22,43 +20,20 @@ public record Beads(String served, String ahead, String thread, String words) {
   private static final double WINDOW_PX = 4.6;
   private static final double USUAL_PX = 6.4;
 
-  static Beads of(BatchState state, Formats fmt) {
-    String words =
-        "May be strained from "
-            + fmt.date(state.earliest())
-            + ", usually "
-            + fmt.date(state.usual())
-            + ", by "
-            + fmt.date(state.latest());
-    Charged charge = state.charge();
-    return strung(
-        new Window(charge.earliestDays(), charge.usualDays(), charge.latestDays()),
-        state.day(fmt.today()),
-        words);
+  /**
+   * Strings them.
+   *
+   * @param at how far into its window a jar is, in the window's unit
+   */
+  static Beads of(Window window, double at, Formats fmt) {
+    return strung(window, at, new WindowWords(window, fmt).at(at));
   }
 
-  /** The same in hours on the heat. */
-  static Beads ofHours(BatchState state, HeatGoal goal, Formats fmt) {
-    double served = state.heat().hours(fmt.now());
-    String words =
-        fmt.time(served)
-            + " on the heat; may come off from "
-            + fmt.time(goal.earliestHours())
-            + ", usually "
-            + fmt.time(goal.usualHours())
-            + ", by "
-            + fmt.time(goal.latestHours());
-    return strung(
-        new Window(goal.earliestHours(), goal.usualHours(), goal.latestHours()), served, words);
-  }
-
-  private record Window(double earliest, double usual, double latest) {
-    double radius(double at) {
-      if (at >= usual && at < usual + latest / COUNT) {
-        return USUAL_PX;
-      }
-      return at >= earliest ? WINDOW_PX : SMALL_PX;
+  private static double radius(Window window, double at) {
+    if (at >= window.usual() && at < window.usual() + window.latest() / COUNT) {
+      return USUAL_PX;
     }
+    return at >= window.earliest() ? WINDOW_PX : SMALL_PX;
   }
 
   private static Beads strung(Window window, double served, String words) {
@@ -66,7 +41,7 @@ public record Beads(String served, String ahead, String thread, String words) {
     StringBuilder ahead = new StringBuilder();
     for (int i = 1; i <= COUNT; i++) {
       double at = window.latest() * i / COUNT;
-      String bead = circle(i * STEP_PX - MIDDLE_PX + 2, window.radius(at));
+      String bead = circle(i * STEP_PX - MIDDLE_PX + 2, radius(window, at));
       (served >= at ? done : ahead).append(bead);
     }
     return new Beads(done.toString(), ahead.toString(), "M10 9H" + (COUNT * STEP_PX - 7), words);

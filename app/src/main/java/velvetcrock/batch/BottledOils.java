@@ -9,7 +9,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.batch.Drawn;
-import velvetcrock.core.plan.StockAhead;
+import velvetcrock.core.stock.StockAhead;
 import velvetcrock.drawer.BottledOil;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;

@@ -1,15 +1,15 @@
 package velvetcrock.batch;
 
 import java.util.stream.Stream;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
-import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.kitchen.FiguresChanged;
+import velvetcrock.web.Afterwards;
 
 /** Moves the dates of bottles when the household changes the figures of what is in them. */
 @Component
@@ -17,16 +17,25 @@ class BottlesReckonedAnew {
   private final BatchRepository batches;
   private final BottleBook book;
   private final BatchStates states;
+  private final Afterwards afterwards;
+  private final TransactionTemplate transactions;
 
-  BottlesReckonedAnew(BatchRepository batches, BottleBook book, BatchStates states) {
+  BottlesReckonedAnew(
+      BatchRepository batches, BottleBook book, BatchStates states, Afterwards afterwards) {
     this.batches = batches;
     this.book = book;
     this.states = states;
+    this.afterwards = afterwards;
+    this.transactions = new TransactionTemplate(afterwards);
   }
 
-  @TransactionalEventListener
-  @Transactional(propagation = Propagation.REQUIRES_NEW)
-  void reckonAnew(FiguresChanged changed) {
+  /** Once the figures are stored and their connection given back. */
+  @EventListener
+  void changed(FiguresChanged changed) {
+    afterwards.then(() -> transactions.executeWithoutResult(status -> reckonAnew(changed)));
+  }
+
+  private void reckonAnew(FiguresChanged changed) {
     for (Batch batch : batches.withStandingBottles()) {
       BatchState state = states.of(batch);
       if (keys(state.charge(), changed).anyMatch(changed.key()::equals)) {

@@ -2,11 +2,7 @@ package velvetcrock.batch;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.colour.ColourStory;
-import velvetcrock.core.colour.Rgb;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.web.Formats;
 
 /**
@@ -28,15 +24,6 @@ public record ColourView(String lead, String mood, List<Swatch> swatches) {
 
   /** How wide a swatch is, in units of the strip. */
   public static final int WIDE = 64;
-
-  /** The story of a batch's colour, the plain carrier as seen or as the catalogue has it. */
-  public static ColourStory story(BatchState state, Catalogue catalogue) {
-    Rgb plain =
-        Optional.ofNullable(state.colours().plain())
-            .orElseGet(
-                () -> Rgb.of(catalogue.carrier(state.charge().carriers().get(0).carrier()).tint()));
-    return ColourStory.of(plain, state.colours().seen());
-  }
 
   /** Shows a story. */
   public static ColourView of(ColourStory story, Formats fmt) {

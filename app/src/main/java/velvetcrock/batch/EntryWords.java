@@ -51,6 +51,7 @@ import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.ledger.Told;
 import velvetcrock.web.Formats;
 
@@ -369,7 +370,13 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
             .map(c -> catalogue.carrier(c.carrier()).name())
             .collect(Collectors.joining(" and "));
     String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
-    String clean = e.cleanAndDry() ? "; jar and herb clean and bone-dry" : "";
+    boolean dried = e.herbs().stream().allMatch(h -> h.state() == HerbState.DRIED);
+    String clean =
+        !e.cleanAndDry()
+            ? ""
+            : dried
+                ? "; jar and herb clean and bone-dry"
+                : "; vessel clean and bone-dry, herb not dripping";
     SpiritIn spirit = e.manner().spirit();
     String dampened =
         spirit == null

@@ -1,16 +1,16 @@
 package velvetcrock.batch;
 
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.Collectors;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BatchState.Status;
 import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.care.Readiness;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.Levels;
 import velvetcrock.core.colour.ColourStory;
-import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
@@ -52,7 +52,9 @@ public record JarView(
     String botanical =
         reckoning.herbsByWeight().stream().map(Herb::botanical).collect(Collectors.joining(", "));
     String oil = reckoning.carriers().names();
-    Standing standing = standing(state, reckoning, fmt);
+    Window window = reckoning.window(fmt.zone());
+    Window.Served served = reckoning.served(batch.readHours(), fmt.now());
+    Standing standing = standing(state, reckoning, window, served, fmt);
     return new JarView(
         batch.code(),
         names,
@@ -70,7 +72,7 @@ public record JarView(
         standing.mood(),
         state.stand().name(),
         drawing(batch, reckoning, catalogue, fmt, pxPerMm, names, oil),
-        byHours(state) ? Beads.ofHours(state, reckoning.heatGoal(), fmt) : Beads.of(state, fmt));
+        Beads.of(window, window.at(fmt.today(), served), fmt));
   }
 
   private static String shortened(List<String> names) {
@@ -79,7 +81,12 @@ public record JarView(
 
   private record Standing(String words, String mood) {}
 
-  private static Standing standing(BatchState state, BatchReckoning reckoning, Formats fmt) {
+  private static Standing standing(
+      BatchState state,
+      BatchReckoning reckoning,
+      Window window,
+      Window.Served served,
+      Formats fmt) {
     if (state.status() == Status.STRAINED) {
       return new Standing("strained, to be bottled", "ready");
     }
@@ -104,45 +111,46 @@ public record JarView(
     if (Boolean.TRUE.equals(state.seen().floating())) {
       return new Standing("floating", "care");
     }
-    if (reckoning.leaving().map(l -> l.wet()).orElse(false)) {
+    if (reckoning.holdsWater()) {
       return new Standing(losing(state), "care");
     }
-    if (state.heat().now().isPresent() || byHours(state)) {
-      return onTheHeat(state, reckoning.heatGoal(), fmt);
-    }
-    if (fmt.today().isAfter(state.latest())) {
-      return new Standing("over: strain now", "over");
-    }
-    if (!fmt.today().isBefore(state.usual())) {
-      return new Standing("ready", "ready");
-    }
-    if (!fmt.today().isBefore(state.earliest())) {
-      return new Standing("could strain", "ready");
-    }
-    long toGo = ChronoUnit.DAYS.between(fmt.today(), state.earliest());
-    return new Standing(fmt.days(toGo) + " to go", "resting");
+    return inWindow(state, reckoning, window, served, fmt);
   }
 
-  /** Whether its window counts in hours on the heat and not in days on the shelf. */
-  static boolean byHours(BatchState state) {
-    return state.charge().method().heated() && !state.heat().stints().isEmpty();
-  }
-
-  private static Standing onTheHeat(BatchState state, HeatGoal goal, Formats fmt) {
-    double served = state.heat().hours(fmt.now());
+  private static Standing inWindow(
+      BatchState state,
+      BatchReckoning reckoning,
+      Window window,
+      Window.Served served,
+      Formats fmt) {
     boolean on = state.heat().now().isPresent();
-    if (served > goal.latestHours()) {
-      return new Standing(on ? "over: take it off" : "over: strain now", "over");
-    }
-    if (served >= goal.earliestHours()) {
-      boolean usual = served >= goal.usualHours();
-      return new Standing(
-          on ? "on the heat, may come off" : usual ? "ready" : "could strain", "ready");
+    boolean ready =
+        Readiness.of(state, reckoning, served, fmt.today(), fmt.zone()).verdict()
+            == Readiness.Verdict.READY;
+    Window.Stage stage = window.stage(fmt.today(), served);
+    return switch (stage) {
+      case NOT_BEGUN -> new Standing("to be put on the heat", "care");
+      case PAST -> new Standing(on ? "over: take it off" : "over: strain now", "over");
+      case OPEN, USUAL -> {
+        if (on && window.byHours()) {
+          yield new Standing("on the heat, may come off", "ready");
+        }
+        String words = stage == Window.Stage.USUAL ? "ready" : "could strain";
+        yield ready
+            ? new Standing(words, "ready")
+            : new Standing("in its window, not yet", "resting");
+      }
+      case EARLY -> ready ? new Standing("ready", "ready") : toGo(window, served, on, fmt);
+    };
+  }
+
+  private static Standing toGo(Window window, Window.Served served, boolean on, Formats fmt) {
+    double left = window.earliest() - window.at(fmt.today(), served);
+    if (!window.byHours()) {
+      return new Standing(fmt.days(Math.round(left)) + " to go", "resting");
     }
     return new Standing(
-        (on ? "on the heat, " : "off the heat, ")
-            + fmt.time(goal.earliestHours() - served)
-            + " to go",
+        (on ? "on the heat, " : "off the heat, ") + fmt.time(left) + " to go",
         on ? "resting" : "care");
   }
 
@@ -168,6 +176,8 @@ public record JarView(
       String names,
       String oil) {
     BatchState state = batch.state();
+    Window window = reckoning.window(fmt.zone());
+    Window.Served served = reckoning.served(batch.readHours(), fmt.now());
     Charge charge = reckoning.charge();
     Levels levels = charge.levels().orElseThrow();
     boolean strained = state.strained() != null;
@@ -182,8 +192,7 @@ public record JarView(
     boolean rests = state.status() == Status.RESTING;
     boolean dry = Boolean.FALSE.equals(state.seen().covered());
     double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
-    double drawn =
-        Math.max(0, Math.min(1, state.day(fmt.today()) / (double) state.charge().usualDays()));
+    double drawn = Math.max(0, Math.min(1, window.at(fmt.today(), served) / window.usual()));
     boolean round =
         first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
     String words =

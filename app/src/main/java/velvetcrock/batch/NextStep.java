@@ -4,19 +4,21 @@ import java.util.List;
 import java.util.Objects;
 import velvetcrock.batch.BatchView.Next;
 import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.care.Task;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Task;
 import velvetcrock.web.Formats;
 
 /** Words the next action of a batch from its most pressing task. */
 final class NextStep {
   private NextStep() {}
 
-  static Next of(BatchRecord batch, List<Task> tasks, double unbottledMl, Formats fmt) {
+  static Next of(
+      BatchRecord batch, List<Task> tasks, Window window, double unbottledMl, Formats fmt) {
     String page = "/batches/" + batch.code();
     BatchState state = batch.state();
     if (tasks.isEmpty()) {
-      return idle(state, page, unbottledMl, fmt);
+      return idle(state, page, window, unbottledMl, fmt);
     }
     Task task = tasks.get(0);
     return switch (task.kind()) {
@@ -78,14 +80,10 @@ final class NextStep {
               "Vessel and all: what it loses is water or spirit.",
               page + "#weigh",
               null);
-      case FINISH_POT, SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+      case FINISH_PRODUCT, CHARGE, SNAP, PUT_AWAY, MORE_LOADS, PAST_DATE, SMELL ->
           throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
-          new Next(
-              "Strain",
-              "Its window runs to " + fmt.date(state.latest()) + ".",
-              page + "/strain",
-              null);
+          new Next("Strain", new WindowWords(window, fmt).sentence(), page + "/strain", null);
       case SETTLE, TOP_UP, SHAKE, LOOK ->
           new Next(
               "Shaken, covered, smells right",
@@ -97,7 +95,8 @@ final class NextStep {
     };
   }
 
-  private static Next idle(BatchState state, String page, double unbottledMl, Formats fmt) {
+  private static Next idle(
+      BatchState state, String page, Window window, double unbottledMl, Formats fmt) {
     return switch (state.status()) {
       case RESTING ->
           new Next(
@@ -106,11 +105,7 @@ final class NextStep {
               null,
               null);
       case INFUSING ->
-          new Next(
-              "Nothing to do today",
-              "It may be strained from " + fmt.date(state.earliest()) + ".",
-              null,
-              null);
+          new Next("Nothing to do today", new WindowWords(window, fmt).sentence(), null, null);
       case STRAINED ->
           new Next("Let it settle", "Covered, until tomorrow. Then pour it off.", null, null);
       case BOTTLED ->

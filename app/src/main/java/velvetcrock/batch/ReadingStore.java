@@ -82,6 +82,16 @@ class ReadingStore {
     return series.build();
   }
 
+  /** Hours from the first reading of a batch to the last; 0 with fewer than two. */
+  double spanHours(UUID batchId) {
+    Double hours =
+        jdbc.queryForObject(
+            "select extract(epoch from max(at) - min(at)) / 3600 from reading where batch_id = ?",
+            Double.class,
+            batchId);
+    return hours == null ? 0 : hours;
+  }
+
   /** The newest of some batches since a moment; empty where none was read. */
   Optional<Reading> newest(Collection<UUID> batchIds, Instant since) {
     return jdbc

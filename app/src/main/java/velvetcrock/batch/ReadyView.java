@@ -4,19 +4,19 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Bubbles;
 import velvetcrock.core.batch.Observations;
+import velvetcrock.core.care.Readiness;
+import velvetcrock.core.care.Readiness.Aspect;
+import velvetcrock.core.care.Readiness.Says;
+import velvetcrock.core.care.Readiness.Sign;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.PotHeat;
-import velvetcrock.core.plan.Readiness;
-import velvetcrock.core.plan.Readiness.Aspect;
-import velvetcrock.core.plan.Readiness.Says;
-import velvetcrock.core.plan.Readiness.Sign;
+import velvetcrock.core.jar.Window;
 import velvetcrock.web.Formats;
 
 /**
@@ -37,24 +37,29 @@ record ReadyView(String lead, String mood, List<Line> why) {
 
   /** What is known of a batch when it is judged. */
   record Known(
-      BatchState state,
-      BatchReckoning reckoning,
-      PotHeat heat,
-      ColourStory colour,
-      Instant now,
-      Formats fmt) {}
+      BatchRecord batch, BatchReckoning reckoning, PotHeat heat, Instant now, Formats fmt) {
+    BatchState state() {
+      return batch.state();
+    }
+
+    Window.Served served() {
+      return reckoning.served(batch.readHours(), now);
+    }
+  }
 
   /** Judges a batch; null for what is not infusing. */
   static @Nullable ReadyView of(Known known) {
-    Optional<Readiness> judged =
+    if (known.batch().state().status() != BatchState.Status.INFUSING) {
+      return null;
+    }
+    return of(
         Readiness.of(
             known.state(),
             known.reckoning(),
-            known.heat(),
-            known.colour(),
-            known.now(),
-            known.fmt().zone());
-    return judged.map(ready -> of(ready, known)).orElse(null);
+            known.served(),
+            known.fmt().today(),
+            known.fmt().zone()),
+        known);
   }
 
   private static ReadyView of(Readiness ready, Known known) {
@@ -63,6 +68,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
       lines.add(
           new Line(mark(sign.says()), says(sign.says()), name(sign.aspect()), words(sign, known)));
     }
+    lines.add(new Line("○", "told, not counted", "Pull", pull(known)));
     return switch (ready.verdict()) {
       case WAIT -> new ReadyView("Not yet: wait", "resting", lines);
       case READY -> new ReadyView("Ready to strain", "ready", lines);
@@ -93,7 +99,6 @@ record ReadyView(String lead, String mood, List<Line> why) {
     return switch (aspect) {
       case TIME -> "Time";
       case WATER -> "Water";
-      case PULL -> "Pull";
       case COLOUR -> "Colour";
       case HERB -> "Herb";
       case SMELL -> "Smell";
@@ -104,7 +109,6 @@ record ReadyView(String lead, String mood, List<Line> why) {
     return switch (sign.aspect()) {
       case TIME -> time(known);
       case WATER -> water(known);
-      case PULL -> pull(known);
       case COLOUR -> colour(known);
       case HERB -> herb(known.state().seen(), sign.says());
       case SMELL -> smell(known.state().seen());
@@ -112,23 +116,21 @@ record ReadyView(String lead, String mood, List<Line> why) {
   }
 
   private static String time(Known known) {
-    BatchState state = known.state();
     Formats fmt = known.fmt();
-    boolean byHours =
-        state.charge().method().heated()
-            && (!state.heat().stints().isEmpty() || known.heat().readings() > 1);
-    return byHours
-        ? fmt.time(known.heat().servedHours(known.now()))
-            + " on the heat; usual are "
-            + fmt.time(known.heat().goal().earliestHours())
-            + " to "
-            + fmt.time(known.heat().goal().latestHours())
-        : "day "
-            + state.day(fmt.today())
-            + "; its window is days "
-            + state.charge().earliestDays()
-            + " to "
-            + state.charge().latestDays();
+    Window window = known.reckoning().window(fmt.zone());
+    if (window.byHours()) {
+      String usual =
+          "usual are " + fmt.time(window.earliest()) + " to " + fmt.time(window.latest());
+      return known.served().begun()
+          ? fmt.time(known.served().hours()) + " on the heat; " + usual
+          : "not on the heat yet; " + usual;
+    }
+    return "day "
+        + Math.round(window.at(fmt.today(), known.served()))
+        + "; its window is days "
+        + Math.round(window.earliest())
+        + " to "
+        + Math.round(window.latest());
   }
 
   private static String water(Known known) {
@@ -156,7 +158,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
   }
 
   private static String colour(Known known) {
-    List<ColourStory.Look> looks = known.colour().looks();
+    List<ColourStory.Look> looks = known.reckoning().colour().looks();
     if (looks.isEmpty()) {
       return "nobody has noted it yet";
     }
@@ -165,7 +167,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
       return "seen once; look again in some days";
     }
     String by = " by " + known.fmt().number(last.fromLast(), 1) + " ΔE between the last two looks";
-    return Boolean.TRUE.equals(known.colour().settled().orElse(null))
+    return Boolean.TRUE.equals(known.reckoning().colour().settled().orElse(null))
         ? "settled: changed" + by
         : "still changing," + by;
   }

@@ -16,14 +16,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
-import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.care.StrainStep;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.keeping.AntioxidantDose;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.StrainStep;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
@@ -147,7 +147,7 @@ class StrainController {
             .toList();
     model.addAttribute("batch", batch);
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
-    model.addAttribute("early", early(batch.state(), reckoning, fmt));
+    model.addAttribute("early", early(batch, reckoning, fmt));
     model.addAttribute("ways", ways);
     model.addAttribute(
         "steps",
@@ -192,21 +192,23 @@ class StrainController {
   }
 
   /** That it is early and by how much; null where it is not. */
-  private static @Nullable String early(BatchState state, BatchReckoning reckoning, Formats fmt) {
-    if (JarView.byHours(state)) {
-      double served = state.heat().hours(fmt.now());
-      double earliest = reckoning.heatGoal().earliestHours();
-      return served < earliest
-          ? "it has had "
-              + fmt.time(served)
-              + " on the heat of at least "
-              + fmt.time(earliest)
-              + "."
-          : null;
-    }
-    return fmt.today().isBefore(state.earliest())
-        ? "the usual window opens on " + fmt.date(state.earliest()) + "."
-        : null;
+  private static @Nullable String early(BatchRecord batch, BatchReckoning reckoning, Formats fmt) {
+    Window window = reckoning.window(fmt.zone());
+    Window.Served served = reckoning.served(batch.readHours(), fmt.now());
+    return switch (window.stage(fmt.today(), served)) {
+      case NOT_BEGUN, EARLY ->
+          window.byHours()
+              ? "it has had "
+                  + fmt.time(served.hours())
+                  + " on the heat of at least "
+                  + fmt.time(window.earliest())
+                  + "."
+              : window
+                  .earliestOn()
+                  .map(from -> "the usual window opens on " + fmt.date(from) + ".")
+                  .orElse("it has had no oil yet.");
+      case OPEN, USUAL, PAST -> null;
+    };
   }
 
   private String bottlePage(BatchRecord batch, BottleForm form, FieldErrors errors, Model model) {

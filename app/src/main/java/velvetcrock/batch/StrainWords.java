@@ -1,8 +1,8 @@
 package velvetcrock.batch;
 
+import velvetcrock.core.care.StrainStep;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Carrier;
-import velvetcrock.core.plan.StrainStep;
 import velvetcrock.web.Formats;
 
 /** Says a step of straining. */

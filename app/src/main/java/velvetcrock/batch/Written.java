@@ -10,6 +10,7 @@ import java.util.UUID;
  * @param repeated whether it had been written before under the same key, and so was not again
  * @param by who wrote it first
  * @param shorts where a lot held less than went in; the rest came from elsewhere
+ * @param also codes of other batches that it happened to as well
  */
 public record Written(
     UUID entryId,
@@ -18,7 +19,8 @@ public record Written(
     boolean repeated,
     String by,
     Instant writtenAt,
-    List<Short> shorts) {
+    List<Short> shorts,
+    List<String> also) {
 
   /**
    * A lot that held less than was wanted of it.
@@ -28,7 +30,7 @@ public record Written(
    */
   public record Short(UUID lot, double wanted, double taken) {}
 
-  Written with(List<Short> found) {
-    return new Written(entryId, code, number, repeated, by, writtenAt, found);
+  Written and(List<String> others) {
+    return new Written(entryId, code, number, repeated, by, writtenAt, shorts, others);
   }
 }

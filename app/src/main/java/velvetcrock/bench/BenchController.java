@@ -131,7 +131,7 @@ class BenchController {
     Household house = households.current();
     WishReader.Bench bench = bench(house);
     model.addAttribute("charging", charging);
-    work(completed(form, bench.places()), bench, house, FieldErrors.none(), model);
+    work(completed(form, bench.places()), charging, bench, house, FieldErrors.none(), model);
     model.addAttribute("fragment", true);
     return "bench/reckoned :: answer";
   }
@@ -237,7 +237,7 @@ class BenchController {
     model.addAttribute("methods", WARMED);
     model.addAttribute("packings", ByEye.Packing.values());
     model.addAttribute("uses", Use.values());
-    Plan plan = work(completed, bench, house, errors, model);
+    Plan plan = work(completed, charging, bench, house, errors, model);
     Formats fmt = households.formats(house);
     model.addAttribute("herbRows", herbRows(completed, plan, fmt));
     model.addAttribute("oilRows", oilRows(completed, plan, fmt));
@@ -321,12 +321,18 @@ class BenchController {
   }
 
   private @Nullable Plan work(
-      BenchForm form, WishReader.Bench bench, Household house, FieldErrors errors, Model model) {
+      BenchForm form,
+      ChargeForm charging,
+      WishReader.Bench bench,
+      Household house,
+      FieldErrors errors,
+      Model model) {
     model.addAttribute("form", form);
     try {
       Formats fmt = households.formats(house);
       Plan plan = planner.plan(form, bench, fmt.today());
-      model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), fmt));
+      LocalDate chargedOn = charging.chargedOnOr(fmt.today());
+      model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), chargedOn, fmt));
       model.addAttribute("errors", errors);
       return plan;
     } catch (Refused refused) {

@@ -13,9 +13,11 @@ import velvetcrock.core.Range;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.heat.Ageing;
+import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Cooling;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.SunnyDay;
+import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
@@ -240,14 +242,8 @@ final class BenchPanels {
     if (!method.heated() && method != Method.TWO_STAGE) {
       return Optional.empty();
     }
-    HeatGoal goal =
-        HeatGoal.of(
-            method,
-            plan.wish().portions().stream()
-                .mapToDouble(h -> h.herb().drawing().ceilingC())
-                .min()
-                .orElseThrow());
-    double usualC = method == Method.TWO_STAGE ? Method.WARM.celsius() : method.celsius();
+    HeatGoal goal = plan.heatGoal();
+    double usualC = goal.usualC();
     List<Fact> facts = new ArrayList<>();
     facts.add(
         new Fact(
@@ -267,6 +263,9 @@ final class BenchPanels {
                 + fmt.degrees(goal.band().highC())
                 + ": "
                 + spent(goal.band().highC(), goal.usualHours())));
+    if (method == Method.CROCK) {
+      facts.add(onLow(goal));
+    }
     for (Appliances.Known appliance : bench.appliances()) {
       appliance.learned().forEach(learned -> facts.add(learned(appliance, learned, goal, usualC)));
     }
@@ -274,9 +273,20 @@ final class BenchPanels {
         plan.heats().stream()
             .flatMap(c -> c.ways().stream())
             .filter(w -> w.method() != method)
+            .filter(w -> HeatGoal.bears(w.method(), plan.herbCeilingC()))
             .map(this::byHeat)
             .toList();
     return Optional.of(new Panel("On the heat", school(method), facts, others, null));
+  }
+
+  /** What a slow cooker on low would come to, by the same course that the stove assumes. */
+  private Fact onLow(HeatGoal goal) {
+    Appliance.Setting low = Appliance.SLOW_COOKER.setting("low");
+    double celsius = ThermalPot.typical(Appliance.SLOW_COOKER, low).meanC();
+    return new Fact(
+        "On low it is often",
+        fmt.degrees(celsius),
+        "which spends " + spent(celsius, goal.usualHours()));
   }
 
   /** The sunny window: its day, its weeks, and what light and warmth cost. */
@@ -316,8 +326,8 @@ final class BenchPanels {
   }
 
   /** Another way of heat: its band and time, and what it pulls against what it spends. */
-  private Way byHeat(velvetcrock.core.plan.Way way) {
-    HeatGoal goal = HeatGoal.of(way.method(), HeatGoal.FRYING_C);
+  private Way byHeat(velvetcrock.core.outlook.Way way) {
+    HeatGoal goal = HeatGoal.of(way.method(), plan.herbCeilingC());
     double days = way.keepingSpentDays();
     return new Way(
         MethodWords.name(way.method()),

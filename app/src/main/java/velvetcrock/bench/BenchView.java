@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.batch.WindowWords;
 import velvetcrock.bench.WishReader.Bench;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -18,13 +19,13 @@ import velvetcrock.core.charge.Charge.Levels;
 import velvetcrock.core.charge.Charge.WayOut;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
-import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.Comparison;
+import velvetcrock.core.outlook.Comparison;
 import velvetcrock.drawer.LotWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
@@ -92,7 +93,13 @@ record BenchView(
     record Row(String name, List<String> values) {}
   }
 
-  static BenchView of(Plan plan, Bench bench, Catalogue catalogue, Formats fmt) {
+  /**
+   * Shows it.
+   *
+   * @param chargedOn the day that is said for the charging, from which its window counts
+   */
+  static BenchView of(
+      Plan plan, Bench bench, Catalogue catalogue, LocalDate chargedOn, Formats fmt) {
     Charge charge = plan.charge();
     Levels levels = charge.levels().orElseThrow();
     boolean well = charge.covers() && levels.fits();
@@ -107,7 +114,7 @@ record BenchView(
             + fmt.mm(plan.jar().innerDiameterMm())
             + " wide inside",
         marks(charge, levels, fmt),
-        facts(plan, fmt),
+        facts(plan, chargedOn, fmt),
         warnings(plan, catalogue, fmt),
         ways(plan, fmt),
         new BenchPanels(plan, bench, catalogue, fmt).panels(),
@@ -202,7 +209,7 @@ record BenchView(
   }
 
   private static Versus versus(Comparison compared, Formats fmt) {
-    List<velvetcrock.core.plan.Way> ways = compared.ways();
+    List<velvetcrock.core.outlook.Way> ways = compared.ways();
     List<Versus.Row> rows = new ArrayList<>();
     rows.add(row("Pull, an estimate", ways, w -> fmt.number(w.pull(), 2) + " ± 0.1"));
     rows.add(row("Ready after", ways, w -> fmt.days(Math.round(w.hours() / 24))));
@@ -214,8 +221,8 @@ record BenchView(
 
   private static Versus.Row row(
       String name,
-      List<velvetcrock.core.plan.Way> ways,
-      Function<velvetcrock.core.plan.Way, String> value) {
+      List<velvetcrock.core.outlook.Way> ways,
+      Function<velvetcrock.core.outlook.Way, String> value) {
     return new Versus.Row(name, ways.stream().map(value).toList());
   }
 
@@ -323,7 +330,7 @@ record BenchView(
     return (int) Math.round(100 * Math.max(0.02, Math.min(0.98, share)));
   }
 
-  private static List<Fact> facts(Plan plan, Formats fmt) {
+  private static List<Fact> facts(Plan plan, LocalDate chargedOn, Formats fmt) {
     Charge charge = plan.charge();
     List<Fact> facts = new ArrayList<>();
     facts.add(
@@ -365,7 +372,7 @@ record BenchView(
                     : plan.learnedFrom() == 1
                         ? "; one batch of yours taught it"
                         : "; " + plan.learnedFrom() + " batches of yours taught it")));
-    facts.add(strain(plan.wish().method(), fmt));
+    facts.add(strain(plan, chargedOn, fmt));
     return facts;
   }
 
@@ -382,19 +389,11 @@ record BenchView(
         .collect(Collectors.joining(", "));
   }
 
-  /** When it is strained: by the day where it takes days, by the hour where it takes hours. */
-  private static Fact strain(Method method, Formats fmt) {
-    if (method.heated()) {
-      return new Fact(
-          "Strain after",
-          fmt.hours(new Range(method.earliestHours(), method.latestHours())),
-          "usually " + fmt.hours(method.usualHours()));
-    }
-    LocalDate today = fmt.today();
-    return new Fact(
-        "Strain",
-        fmt.dates(today.plusDays(method.earliestDays()), today.plusDays(method.latestDays())),
-        "usually " + fmt.date(today.plusDays(method.usualDays())));
+  /** When it is strained, by the rule that holds once it is charged. */
+  private static Fact strain(Plan plan, LocalDate chargedOn, Formats fmt) {
+    Window window = Window.of(plan.wish().method(), chargedOn, plan.heatGoal());
+    WindowWords words = new WindowWords(window, fmt);
+    return new Fact(window.byHours() ? "Strain after" : "Strain", words.span(), words.usual());
   }
 
   private static List<Way> ways(Plan plan, Formats fmt) {

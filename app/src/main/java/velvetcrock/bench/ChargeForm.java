@@ -1,7 +1,11 @@
 package velvetcrock.bench;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Refused;
+import velvetcrock.web.Dates;
 
 /**
  * What is asked once when a jar is charged, as typed.
@@ -31,6 +35,15 @@ record ChargeForm(
   /** The same under another key. */
   ChargeForm under(String other) {
     return new ChargeForm(chargedOn, bestBefore, openedOn, clean, read, other, plan);
+  }
+
+  /** The day that is said for the charging; another where none is, or none that can be read. */
+  LocalDate chargedOnOr(LocalDate other) {
+    try {
+      return Optional.ofNullable(Dates.read(chargedOn)).orElse(other);
+    } catch (Refused refused) {
+      return other;
+    }
   }
 
   /** Whether a caution was said to be read. */

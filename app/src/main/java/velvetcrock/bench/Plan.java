@@ -7,9 +7,10 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.plan.Comparison;
+import velvetcrock.core.outlook.Comparison;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.core.yield.Yield;
 
@@ -74,6 +75,19 @@ record Plan(
   /** Herb in the vessel that is drawn, g. */
   Range herbG() {
     return wish.herbG().times(share());
+  }
+
+  /** Where its oil should be on the heat: by its method and its most delicate herb. */
+  HeatGoal heatGoal() {
+    return HeatGoal.of(wish.method(), herbCeilingC());
+  }
+
+  /** The most delicate herb's own ceiling, °C. */
+  double herbCeilingC() {
+    return wish.portions().stream()
+        .mapToDouble(h -> h.herb().drawing().ceilingC())
+        .min()
+        .orElseThrow();
   }
 
   /** Whether a caution says that it cannot be meant so. */

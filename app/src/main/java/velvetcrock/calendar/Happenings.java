@@ -2,6 +2,7 @@ package velvetcrock.calendar;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.Period;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -16,11 +17,14 @@ import velvetcrock.batch.Batches;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Charged;
+import velvetcrock.core.care.Ahead;
+import velvetcrock.core.care.Care;
+import velvetcrock.core.care.Rhythm;
+import velvetcrock.core.care.Task;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.plan.Ahead;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task;
 import velvetcrock.core.product.ProductState;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.kitchen.Catalogues;
@@ -39,12 +43,11 @@ import velvetcrock.web.KeepingWords;
 class Happenings {
   private static final int MOST_BOTTLES = 1000;
   private static final int MOST_PRODUCTS = 500;
-  private static final int LOOK_MINUTES = 5;
-  private static final int POUR_MINUTES = 15;
-  private static final int CHARGE_MINUTES = 20;
-  private static final int HEAT_MINUTES = 5;
-  private static final int DAILY = 7;
-  private static final int AFTER_WAKING_MINUTES = 30;
+  private static final int DAYS_IN_WEEK = 7;
+
+  /** What has yet to lose its water is visited without an end in sight; so far ahead it is told. */
+  private static final int VISITS_AHEAD_DAYS = 28;
+
   private static final Period ON_THE_DAY = Period.ZERO;
 
   private final Batches batches;
@@ -112,7 +115,7 @@ class Happenings {
         "Use by today: " + bottle.code() + " " + herbs,
         KeepingWords.why(bottle.decidedBy()),
         new Happening.Days(bottle.bestBefore(), bottle.bestBefore()),
-        Period.ofDays(-Round.SMELL_BEFORE_DAYS));
+        Period.ofDays(-Care.SMELLED_FROM_DAYS));
   }
 
   private Happening useBy(ProductRecord product, Formats fmt) {
@@ -122,7 +125,7 @@ class Happenings {
         "Use by today: " + product.code() + " " + name,
         product.state().tins().stream().filter(ProductState.Tin::there).count() + " still here.",
         new Happening.Days(product.bestBefore(), product.bestBefore()),
-        Period.ofDays(-Round.SMELL_BEFORE_DAYS));
+        Period.ofDays(-Care.SMELLED_FROM_DAYS));
   }
 
   private static Happening planned(Planned plan, ZoneId zone, Formats fmt) {
@@ -130,7 +133,8 @@ class Happenings {
         plan.id() + "-charge",
         "Charge " + plan.code(),
         "As planned: wanted by " + fmt.fullDate(plan.by()) + ".",
-        new Happening.Moment(LocalDateTime.ofInstant(plan.begins(), zone), CHARGE_MINUTES, null),
+        new Happening.Moment(
+            LocalDateTime.ofInstant(plan.begins(), zone), Task.Kind.CHARGE.minutes(), null),
         ON_THE_DAY);
   }
 
@@ -154,14 +158,17 @@ class Happenings {
             "Pour the oil: " + name,
             "It rests in spirit from 12 hours on; pour within 48.",
             new Happening.Moment(
-                since.plusHours((long) SpiritStep.SOONEST_USUAL_HOURS), POUR_MINUTES, null),
+                since.plusHours((long) SpiritStep.SOONEST_USUAL_HOURS),
+                Task.Kind.POUR.minutes(),
+                null),
             ON_THE_DAY));
   }
 
   private List<Happening> infusing(BatchRecord batch, String name, Household house, Formats fmt) {
     BatchState state = batch.state();
     List<Happening> all = new ArrayList<>();
-    if (state.charge().method().heated()) {
+    BatchReckoning reckoning = new BatchReckoning(catalogue(), state);
+    if (reckoning.window(house.zone()).byHours()) {
       new Ahead(catalogue())
           .of(state, fmt.now()).stream()
               .filter(c -> c.kind() == Task.Kind.OFF_HEAT)
@@ -175,61 +182,66 @@ class Happenings {
                               new Happening.Moment(
                                   LocalDateTime.ofInstant(c.at(), house.zone())
                                       .truncatedTo(ChronoUnit.MINUTES),
-                                  HEAT_MINUTES,
+                                  Task.Kind.OFF_HEAT.minutes(),
                                   null),
                               ON_THE_DAY)));
       return all;
     }
+    Window window = reckoning.window(house.zone());
+    if (reckoning.holdsWater() || window.earliestOn().isEmpty()) {
+      checks(batch, name, fmt.today().plusDays(VISITS_AHEAD_DAYS), house, all);
+      return all;
+    }
+    LocalDate earliest = window.earliestOn().orElseThrow();
+    LocalDate usual = window.usualOn().orElseThrow();
+    LocalDate latest = window.latestOn().orElseThrow();
     all.add(
         new Happening(
             batch.id() + "-strain-window",
             "May be strained: " + name,
             "Usually on "
-                + fmt.fullDate(state.usual())
+                + fmt.fullDate(usual)
                 + ", at the latest on "
-                + fmt.fullDate(state.latest())
+                + fmt.fullDate(latest)
                 + ".",
-            new Happening.Days(state.earliest(), state.latest()),
+            new Happening.Days(earliest, latest),
             null));
     all.add(
         new Happening(
             batch.id() + "-strain",
             "Strain " + name,
             "The usual day. Look and smell first: its page says ready, wait or overdue.",
-            new Happening.Days(state.usual(), state.usual()),
+            new Happening.Days(usual, usual),
             ON_THE_DAY));
-    checks(batch, name, house, all);
+    checks(batch, name, earliest, house, all);
     return all;
   }
 
-  /** Daily in the first week, weekly after until it may be strained. */
-  private static void checks(BatchRecord batch, String name, Household house, List<Happening> all) {
-    BatchState state = batch.state();
-    LocalDate charged = state.charge().chargedOn();
-    LocalDateTime first =
-        charged.plusDays(1).atTime(house.hours().wakes()).plusMinutes(AFTER_WAKING_MINUTES);
-    int days = (int) Math.max(1, ChronoUnit.DAYS.between(charged, state.earliest()));
-    all.add(check(batch, "-daily", name, first, new Happening.Repeat(1, Math.min(DAILY, days))));
-    int weeks = (days - DAILY) / DAILY;
-    if (weeks > 0) {
+  /** Its visits until a day, by the rhythm of its method. */
+  private static void checks(
+      BatchRecord batch, String name, LocalDate until, Household house, List<Happening> all) {
+    Charged charge = batch.state().charge();
+    LocalTime at = house.hours().wakes().plusMinutes(Care.AFTER_WAKING_MINUTES);
+    int number = 0;
+    for (Rhythm.Run run : Rhythm.of(charge.method()).runs(charge.chargedOn(), until)) {
+      String which =
+          run.everyDays() == 1 && number == 0
+              ? "-daily"
+              : run.everyDays() == DAYS_IN_WEEK ? "-weekly" : "-visits-" + number;
       all.add(
-          check(
-              batch,
-              "-weekly",
-              name,
-              first.plusDays(2L * DAILY - 1),
-              new Happening.Repeat(DAILY, weeks)));
+          new Happening(
+              batch.id() + which,
+              "Shake and look: " + name,
+              run.everyDays() == 1
+                  ? "Daily in the first week."
+                  : "Every " + run.everyDays() + " days.",
+              new Happening.Moment(
+                  run.first().atTime(at),
+                  Task.Kind.LOOK.minutes(),
+                  new Happening.Repeat(run.everyDays(), run.count())),
+              null));
+      number++;
     }
-  }
-
-  private static Happening check(
-      BatchRecord batch, String which, String name, LocalDateTime at, Happening.Repeat repeat) {
-    return new Happening(
-        batch.id() + which,
-        "Shake and look: " + name,
-        which.equals("-daily") ? "Daily in the first week." : "Weekly from then on.",
-        new Happening.Moment(at, LOOK_MINUTES, repeat),
-        null);
   }
 
   private static List<Happening> settling(BatchRecord batch, String name, Formats fmt) {

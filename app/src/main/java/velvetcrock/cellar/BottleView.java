@@ -9,6 +9,7 @@ import velvetcrock.batch.BottleDateMove;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.care.Care;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.jar.BatchReckoning.KeepingRange;
@@ -17,7 +18,6 @@ import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.plan.Round;
 import velvetcrock.web.Formats;
 import velvetcrock.web.KeepingWords;
 
@@ -135,7 +135,7 @@ record BottleView(
     if (known.record().bottle().goneAt() != null) {
       return "";
     }
-    LocalDate near = known.record().bestBefore().minusDays(Round.SMELL_BEFORE_DAYS);
+    LocalDate near = known.record().bestBefore().minusDays(Care.SMELLED_FROM_DAYS);
     LocalDate own = known.smellFrom();
     boolean sooner = own != null && own.isBefore(near);
     String from = "Smell at it from " + fmt.date(sooner ? own : near) + ", every second week.";

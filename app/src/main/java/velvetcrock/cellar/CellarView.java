@@ -25,7 +25,7 @@ import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
-import velvetcrock.core.plan.Enough;
+import velvetcrock.core.stock.Enough;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
 

@@ -25,6 +25,7 @@ import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.colour.SwatchField;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
@@ -200,7 +201,8 @@ class ColourController {
     Formats fmt = households.formats(households.current());
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, SCALE));
     model.addAttribute(
-        "colour", ColourView.of(ColourView.story(batch.state(), catalogues.current()), fmt));
+        "colour",
+        ColourView.of(new BatchReckoning(catalogues.current(), batch.state()).colour(), fmt));
     model.addAttribute("rows", SwatchField.rows());
     model.addAttribute("errors", errors);
     model.addAttribute("key", UUID.randomUUID().toString());

@@ -7,7 +7,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.School;
+import velvetcrock.core.outlook.School;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.plans.Plans;

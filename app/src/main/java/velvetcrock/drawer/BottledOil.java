@@ -1,7 +1,7 @@
 package velvetcrock.drawer;
 
 import java.util.List;
-import velvetcrock.core.plan.StockAhead;
+import velvetcrock.core.stock.StockAhead;
 
 /** Who knows what infused oil is in bottles; the drawer asks, and does not know batches. */
 public interface BottledOil {

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Season;
-import velvetcrock.core.plan.StockAhead;
+import velvetcrock.core.stock.StockAhead;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;

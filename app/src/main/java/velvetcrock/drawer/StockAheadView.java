@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.LotDetails.Kind;
-import velvetcrock.core.plan.Span;
-import velvetcrock.core.plan.StockAhead;
+import velvetcrock.core.outlook.Span;
+import velvetcrock.core.stock.StockAhead;
 import velvetcrock.web.Formats;
 import velvetcrock.web.TimeAxis;
 

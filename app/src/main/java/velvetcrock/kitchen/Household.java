@@ -13,7 +13,7 @@ import java.util.EnumSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import velvetcrock.core.measure.Kitchen;
-import velvetcrock.core.plan.Hours;
+import velvetcrock.core.outlook.Hours;
 
 /** A household. */
 @Entity

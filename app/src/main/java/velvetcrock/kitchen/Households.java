@@ -27,7 +27,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
-import velvetcrock.core.plan.Hours;
+import velvetcrock.core.outlook.Hours;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
 

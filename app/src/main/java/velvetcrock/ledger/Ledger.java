@@ -18,6 +18,7 @@ import velvetcrock.core.log.Event;
 import velvetcrock.core.log.Log;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.NotFound;
 
 /**
  * The one store of all logs: of batches, lots, loads and products.
@@ -164,9 +165,14 @@ public class Ledger {
   /**
    * A log with one entry more, not written yet.
    *
+   * @throws NotFound if it replaces an entry that is not in this log
    * @throws Refused as {@link Log#with} does
    */
   public <E extends Event<?>> Log<E> with(Log<E> log, Log.Draft<E> draft) {
+    UUID replaces = draft.replaces();
+    if (replaces != null && log.entries().stream().noneMatch(e -> e.id().equals(replaces))) {
+      throw new NotFound("There is no such entry in this log.");
+    }
     return log.with(draft, new Log.Now(clock.instant(), households.current().zone()));
   }
 

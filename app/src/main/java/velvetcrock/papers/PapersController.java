@@ -9,7 +9,7 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
-import velvetcrock.core.Range;
+import velvetcrock.batch.WindowWords;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
@@ -64,13 +64,7 @@ class PapersController {
             LabelWriter.herbState(state),
             reckoning.carriers().names(),
             about + fmt.fullDate(state.charge().chargedOn()),
-            state.charge().method().heated()
-                ? fmt.hours(
-                        new Range(
-                            state.charge().method().earliestHours(),
-                            state.charge().method().latestHours()))
-                    + " of heat"
-                : fmt.shortDate(state.earliest()) + " to " + fmt.shortDate(state.latest())));
+            new WindowWords(reckoning.window(fmt.zone()), fmt).lid()));
     return "papers/tag";
   }
 

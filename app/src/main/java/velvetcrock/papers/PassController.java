@@ -128,7 +128,7 @@ class PassController {
             product.state().plan(),
             product.state().partsOf(group),
             group.where(),
-            product.state().dropsOf(group)));
+            product.state().dropsOf(group, product.state().melt(catalogues.current()))));
   }
 
   @PostMapping("/products/{code}/groups/{letter}/void-pass")

@@ -73,7 +73,8 @@ class TinLabelWriter {
     ProductWords words = new ProductWords(catalogue, fmt);
     List<PartIn> parts = state.partsOf(group);
     String code = product.code() + "-" + (tin == null ? group.letter() : tin);
-    List<Drops.Count> drops = new ProductRules(catalogue).drops(state.dropsOf(group));
+    List<Drops.Count> drops =
+        new ProductRules(catalogue).drops(state.dropsOf(group, state.melt(catalogue)));
     double ml = group.ml() * group.count();
     LabelText.Writing writing = new LabelText.Writing();
     writing
@@ -116,7 +117,9 @@ class TinLabelWriter {
           new Run(".", Style.PLAIN));
     }
     if (extras.cautions()) {
-      cautions.of(state.plan(), parts, group.where(), state.dropsOf(group)).stream()
+      cautions
+          .of(state.plan(), parts, group.where(), state.dropsOf(group, state.melt(catalogue)))
+          .stream()
           .filter(c -> c.level() != Caution.Level.NOTE)
           .filter(c -> !FOR_THE_MAKER.contains(c.code()))
           .forEach(c -> writing.add(Style.PLAIN, c.text()));

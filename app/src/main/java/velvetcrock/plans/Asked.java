@@ -8,7 +8,7 @@ import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.SafeFor;
+import velvetcrock.core.outlook.SafeFor;
 
 /**
  * The planner's sentence as read.

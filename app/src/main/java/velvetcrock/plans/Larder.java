@@ -15,16 +15,17 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
+import velvetcrock.core.care.Ahead;
+import velvetcrock.core.care.Task;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.diary.House;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotDetails.Kind;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Ahead;
-import velvetcrock.core.plan.Span;
-import velvetcrock.core.plan.Supply;
-import velvetcrock.core.plan.Task;
+import velvetcrock.core.outlook.Span;
+import velvetcrock.core.outlook.Supply;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.Promises;
@@ -163,7 +164,12 @@ class Larder {
     List<House.Taken> taken = new ArrayList<>();
     for (BatchRecord batch : batches.standing()) {
       String jar = batch.state().charge().jar().key();
-      LocalDateTime until = batch.state().latest().plusDays(1).atStartOfDay();
+      LocalDateTime until =
+          new BatchReckoning(catalogues.current(), batch.state())
+              .window(zone)
+              .doneBy(batch.state().charge().chargedOn())
+              .plusDays(1)
+              .atStartOfDay();
       if (jar != null && until.isAfter(now)) {
         taken.add(new House.Taken(jar, 1, new Span(now, until), batch.code(), null));
       }

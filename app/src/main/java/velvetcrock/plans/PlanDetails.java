@@ -10,9 +10,9 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.SafeFor;
-import velvetcrock.core.plan.School;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.SafeFor;
+import velvetcrock.core.outlook.School;
+import velvetcrock.core.outlook.Timetable;
 import velvetcrock.web.Formats;
 
 /**

@@ -7,8 +7,8 @@ import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import velvetcrock.core.diary.Job;
-import velvetcrock.core.plan.Hours;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Hours;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * A plan as it stands.

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,13 +33,13 @@ import velvetcrock.core.diary.Job;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Outlook;
-import velvetcrock.core.plan.Route;
-import velvetcrock.core.plan.School;
-import velvetcrock.core.plan.Supply;
-import velvetcrock.core.plan.Timetable;
-import velvetcrock.core.plan.Want;
-import velvetcrock.core.plan.WantOrder;
+import velvetcrock.core.outlook.Outlook;
+import velvetcrock.core.outlook.Route;
+import velvetcrock.core.outlook.School;
+import velvetcrock.core.outlook.Supply;
+import velvetcrock.core.outlook.Timetable;
+import velvetcrock.core.outlook.Want;
+import velvetcrock.core.outlook.WantOrder;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
@@ -122,9 +123,13 @@ public class Plans {
         new Outlook.Own(
             experience.own(),
             new Want.Pan(
-                catalogues.current().wax(Outlook.HARDENS),
-                products.taste(Outlook.HARDENS).mean(),
-                products.overrun().mean())));
+                catalogues.current().wax(Outlook.HARDENS), harder(), products.overrun().mean())));
+  }
+
+  /** How much harder than usual each kind is liked. */
+  private Map<Firmness, Double> harder() {
+    return products.tastes(Outlook.HARDENS).entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().mean()));
   }
 
   /** The plans that are still to be charged, the first to begin in front. */

@@ -6,10 +6,10 @@ import java.util.Locale;
 import java.util.Objects;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Cut;
-import velvetcrock.core.plan.Obstacle;
-import velvetcrock.core.plan.Route;
-import velvetcrock.core.plan.School;
-import velvetcrock.core.plan.Step;
+import velvetcrock.core.outlook.Obstacle;
+import velvetcrock.core.outlook.Route;
+import velvetcrock.core.outlook.School;
+import velvetcrock.core.outlook.Step;
 import velvetcrock.web.Formats;
 import velvetcrock.web.MethodWords;
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.making.Firmness;
-import velvetcrock.core.plan.Want;
+import velvetcrock.core.outlook.Want;
 import velvetcrock.web.Formats;
 
 /**

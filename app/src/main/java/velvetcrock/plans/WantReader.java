@@ -22,7 +22,7 @@ import velvetcrock.core.materia.Part;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
-import velvetcrock.core.plan.SafeFor;
+import velvetcrock.core.outlook.SafeFor;
 import velvetcrock.web.Dates;
 import velvetcrock.web.Typed;
 

@@ -21,7 +21,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.plan.WhatIf;
+import velvetcrock.core.outlook.WhatIf;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
-import velvetcrock.core.plan.WhatIf;
+import velvetcrock.core.outlook.WhatIf;
 import velvetcrock.web.Formats;
 
 /**

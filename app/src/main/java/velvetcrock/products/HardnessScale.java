@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Learned;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.HardnessText;
+import velvetcrock.core.making.Melt;
 import velvetcrock.web.Formats;
 
 /**
@@ -17,7 +18,8 @@ import velvetcrock.web.Formats;
  * @param at where this mix falls, as a percentage of its length
  * @param liked where the household likes it, or what is aimed at; null where nothing is
  * @param hardness as a number
- * @param ratio wax to oil by weight; empty where there is no wax
+ * @param ratio wax to oil and butter as weighed in; empty where there is no wax
+ * @param asHardAs plain oil with beeswax that would be as hard; empty where that is the same
  * @param spoons spoons of pellets to a cup
  * @param taste what the household's own tests say; may be empty
  * @param words the whole in words
@@ -29,6 +31,7 @@ record HardnessScale(
     @Nullable String liked,
     String hardness,
     String ratio,
+    String asHardAs,
     String spoons,
     String taste,
     String words) {
@@ -55,9 +58,9 @@ record HardnessScale(
 
   static HardnessScale of(
       double hardness,
+      Melt melt,
       @Nullable Double aim,
       @Nullable Firmness kind,
-      boolean waxed,
       HardnessText said,
       Learned taste,
       Formats fmt) {
@@ -69,8 +72,9 @@ record HardnessScale(
       bands.add(band(kind, BELOW, true));
     }
     String number = fmt.number(hardness, 1);
-    boolean waxy = waxed && hardness >= 1;
-    String ratio = waxy ? said.ratio(hardness) : "";
+    boolean waxy = melt.mainWax().isPresent() && hardness >= 1;
+    String ratio = waxy ? HardnessText.ratio(melt.oilPerWax()) : "";
+    String asHardAs = waxy ? HardnessText.ratio(melt.asHardAsOilPerBeeswax()) : "";
     String liked = aim == null || kind == null ? "" : ", aimed at " + fmt.number(aim, 1);
     return new HardnessScale(
         bands,
@@ -79,6 +83,7 @@ record HardnessScale(
         aim == null || aim <= 0 ? null : percent(aim),
         number,
         ratio,
+        asHardAs.equals(ratio) ? "" : asHardAs,
         waxy ? said.spoons(hardness) : "",
         taste(taste, fmt),
         "Hardness " + number + " of 50" + liked);

@@ -76,9 +76,9 @@ record NewProductView(
             ? null
             : HardnessScale.of(
                 order.melt().hardness(),
+                order.melt(),
                 order.target().isPresent() ? order.target().getAsDouble() : null,
                 making.stiff().get(),
-                order.melt().mainWax().isPresent(),
                 known.said(),
                 order.taste(),
                 fmt);

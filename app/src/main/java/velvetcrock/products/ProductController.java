@@ -223,7 +223,7 @@ class ProductController {
             products.log(product),
             tracing.sources(product, fmt),
             money.bill(state.parts(), tins),
-            products.taste(wax.key()),
+            products.taste(wax.key(), state.plan().making().stiff().orElse(null)),
             new HardnessText(wax, catalogue.carrier("olive"), house.kitchen()),
             cautions.of(state.plan(), allParts(state), state.plan().where(), allDrops(state)),
             inThePan ? stove(fmt) : Optional.empty(),

@@ -78,7 +78,7 @@ class ProductReader {
     List<DropsIn> drops = drops(form.drops(), catalogue, problems);
     Wax wax = wax(parts, catalogue);
     double usedAtC = usedAtC(form);
-    Learned taste = products.taste(wax.key());
+    Learned taste = products.taste(wax.key(), making == null ? null : making.stiff().orElse(null));
     Double aim =
         making == null
             ? null

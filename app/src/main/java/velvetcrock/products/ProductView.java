@@ -129,7 +129,7 @@ record ProductView(
         new StepWords(catalogue, fmt).of(working, state.parts(), melt),
         ProductRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
         state.reasons(),
-        tins(known.product(), rules, words, fmt),
+        tins(known.product(), melt, rules, words, fmt),
         ProductWords.shape(state.plan().making()),
         known.sources(),
         known.log().stream().map(l -> line(l, words, fmt)).toList(),
@@ -161,9 +161,9 @@ record ProductView(
     var target = ProductRules.target(state.plan());
     return HardnessScale.of(
         hardness,
+        melt,
         target.isPresent() ? target.getAsDouble() : null,
         state.plan().making().stiff().get(),
-        melt.mainWax().isPresent(),
         known.said(),
         known.taste(),
         fmt);
@@ -328,11 +328,11 @@ record ProductView(
   }
 
   private static List<TinView> tins(
-      ProductRecord product, ProductRules rules, ProductWords words, Formats fmt) {
+      ProductRecord product, Melt melt, ProductRules rules, ProductWords words, Formats fmt) {
     ProductState state = product.state();
     List<TinView> views = new ArrayList<>();
     for (TinGroup group : state.groups()) {
-      List<Drops.Count> counts = rules.drops(state.dropsOf(group));
+      List<Drops.Count> counts = rules.drops(state.dropsOf(group, melt));
       double ml = group.ml() * group.count();
       views.add(
           new TinView(

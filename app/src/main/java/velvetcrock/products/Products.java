@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +19,7 @@ import velvetcrock.batch.LidCodes;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Refused;
 import velvetcrock.core.log.Log;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.Whipping;
 import velvetcrock.core.product.ProductBegun;
 import velvetcrock.core.product.ProductEvent;
@@ -239,11 +241,22 @@ public class Products {
     return products.newest(Limit.of(most)).stream().map(this::record).toList();
   }
 
-  /** How much harder than usual the household likes what it makes with a wax. */
+  /** How much harder than usual the household likes a kind that it makes with a wax. */
   @Transactional(readOnly = true)
-  public Learned taste(String wax) {
-    return new ProductRules(catalogues.current())
-        .taste(states(products.testedWith(wax, Limit.of(MOST_LESSONS))), wax);
+  public Learned taste(String wax, @Nullable Firmness kind) {
+    return kind == null ? Learned.of(0, 1) : tastes(wax).get(kind);
+  }
+
+  /** The same of every kind. */
+  @Transactional(readOnly = true)
+  public Map<Firmness, Learned> tastes(String wax) {
+    ProductRules rules = new ProductRules(catalogues.current());
+    List<ProductState> tested = states(products.testedWith(wax, Limit.of(MOST_LESSONS)));
+    Map<Firmness, Learned> tastes = new EnumMap<>(Firmness.class);
+    for (Firmness kind : Firmness.values()) {
+      tastes.put(kind, rules.taste(tested, wax, kind));
+    }
+    return tastes;
   }
 
   /** By how much whipping makes a melt grow here. */

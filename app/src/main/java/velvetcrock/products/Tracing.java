@@ -160,7 +160,7 @@ class Tracing {
   private List<String> alone(ProductState state, TinGroup group) {
     Catalogue catalogue = catalogues.current();
     return Stream.concat(
-            state.dropsOf(group).stream()
+            state.dropsOf(group, state.melt(catalogue)).stream()
                 .map(d -> catalogue.essentialOil(d.oil()).name() + " (essential oil)"),
             group.extras().stream().map(p -> ProductParts.name(p, catalogue)))
         .toList();

@@ -22,7 +22,6 @@ import velvetcrock.web.Typed;
 @Controller
 class RoundController {
   private static final int MOST_MINUTES = 24 * 60;
-  private static final int MOST_DAYS = 31;
 
   private final RoundReader reader;
   private final RoundNotes notes;
@@ -43,18 +42,14 @@ class RoundController {
    * @param task names it within that
    * @param until until when it is put off
    * @param reason why it is skipped, or what a timer is for
-   * @param days until it would come again
    * @param minutes of a timer
-   * @param link the page of the subject
    */
   record SaidForm(
       @Nullable String subject,
       @Nullable String task,
       @Nullable String until,
       @Nullable String reason,
-      @Nullable String days,
       @Nullable String minutes,
-      @Nullable String link,
       @Nullable String key) {
     RoundNote.Said said() {
       return new RoundNote.Said(Typed.text(subject), Typed.text(task), Typed.text(reason));
@@ -70,7 +65,7 @@ class RoundController {
   String putOff(
       SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> notes.putOff(form.said(), Typed.text(form.until()), key(form)),
+        () -> notes.putOff(form.said(), wanting(form), Typed.text(form.until()), key(form)),
         "Put off.",
         form,
         model,
@@ -81,12 +76,7 @@ class RoundController {
   @PostMapping("/round/skip")
   String skip(SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () ->
-            notes.skip(
-                form.said(),
-                number(form.days(), MOST_DAYS, "days"),
-                Typed.text(form.link()),
-                key(form)),
+        () -> notes.skip(form.said(), wanting(form), key(form)),
         "Skipped, and noted why.",
         form,
         model,
@@ -140,14 +130,22 @@ class RoundController {
     return Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString());
   }
 
+  /** What the round says now of what a form speaks of. */
+  private Optional<RoundView.Item> wanting(SaidForm form) {
+    RoundNote.Said said = form.said();
+    return round(households.current()).wanting(said.subject(), said.task());
+  }
+
+  private RoundView round(Household house) {
+    return reader.round(house, households.places(), batches.standing(), households.formats(house));
+  }
+
   private String page(FieldErrors errors, @Nullable SaidForm form, Model model) {
     Household house = households.current();
     model.addAttribute("errors", errors);
     model.addAttribute("form", form);
     model.addAttribute("fresh", UUID.randomUUID().toString());
-    model.addAttribute(
-        "round",
-        reader.round(house, households.places(), batches.standing(), households.formats(house)));
+    model.addAttribute("round", round(house));
     return "shelf/round";
   }
 }

@@ -2,14 +2,18 @@ package velvetcrock.shelf;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.care.Care;
+import velvetcrock.core.care.Task;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Household;
@@ -20,9 +24,6 @@ import velvetcrock.web.NotFound;
 /** Takes what is said of the round's tasks: not now, not this time, or a timer. */
 @Service
 class RoundNotes {
-  private static final List<String> PAGES =
-      List.of("/batches/", "/cellar/", "/drawer/", "/plans/", "/stove/");
-
   private static final int LONGEST_WORDS = 120;
   private static final int LONGEST_KEY = 160;
   private static final int LONGEST_TIMER_MINUTES = 24 * 60;
@@ -56,40 +57,69 @@ class RoundNotes {
   }
 
   /**
-   * Puts a task off.
+   * Puts a task off, as long as care allows of its kind.
    *
-   * @param until {@code 15}, {@code 60} or {@code 180} minutes, or {@code tomorrow}
-   * @throws velvetcrock.core.Refused at {@code until}
+   * @param wanting what wants doing; empty where it does no longer
+   * @param until a number of minutes, or {@code tomorrow}
+   * @throws velvetcrock.core.Refused at {@code task} or {@code until}
    */
   @Transactional
-  void putOff(RoundNote.Said about, String until, String key) {
-    Instant now = clock.instant();
+  void putOff(RoundNote.Said about, Optional<RoundView.Item> wanting, String until, String key) {
+    if (notes.existsByIdempotencyKey(key)) {
+      return;
+    }
+    Task.Kind kind = kind(wanting);
+    Household house = households.current();
+    LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), house.zone());
+    LocalDateTime latest = Care.putOffUntil(kind, now, house.hours().wakes());
+    boolean tomorrow = until.equals("tomorrow");
+    boolean allowed =
+        tomorrow
+            ? kind.longestWait().isEmpty()
+            : Care.waits(kind).stream().anyMatch(m -> until.equals(String.valueOf(m)));
     Problems problems = new Problems();
     problems.require(
-        List.of("15", "60", "180", "tomorrow").contains(until), "until", "Say until when.");
+        allowed,
+        "until",
+        "This can wait " + Care.waits(kind).stream().map(m -> m + " min").toList() + " at most.");
     problems.refuseIfAny();
-    Instant then =
-        until.equals("tomorrow")
-            ? morningIn(1)
-            : now.plus(Duration.ofMinutes(Long.parseLong(until)));
-    keep(RoundNote.What.PUT_OFF, about, then, key);
+    LocalDateTime then = tomorrow ? latest : now.plusMinutes(Long.parseLong(until));
+    keep(RoundNote.What.PUT_OFF, about, then.atZone(house.zone()).toInstant(), key);
   }
 
   /**
    * Skips a task, with the reason.
    *
-   * @param days until it would come again
-   * @param link the page of what it is about
-   * @throws velvetcrock.core.Refused at {@code reason}
+   * @param wanting what wants doing; empty where it does no longer
+   * @throws velvetcrock.core.Refused at {@code task} where it is gone or may not be skipped, at
+   *     {@code reason}
    */
   @Transactional
-  void skip(RoundNote.Said about, int days, String link, String key) {
+  void skip(RoundNote.Said about, Optional<RoundView.Item> wanting, String key) {
+    if (notes.existsByIdempotencyKey(key)) {
+      return;
+    }
+    Task.Kind kind = kind(wanting);
     Problems problems = new Problems();
+    problems.require(
+        kind.skippable(), "task", "This does harm if it is left: do it, or put it off a little.");
     problems.require(!about.words().isBlank(), "reason", "Say why it is skipped.");
     problems.refuseIfAny();
-    if (keep(RoundNote.What.SKIPPED, about, morningIn(Math.max(1, days)), key)) {
-      tell(about, link);
+    Household house = households.current();
+    Instant then =
+        Care.comesAgain(kind, households.today(house))
+            .atTime(house.hours().wakes())
+            .atZone(house.zone())
+            .toInstant();
+    if (keep(RoundNote.What.SKIPPED, about, then, key)) {
+      tell(about, wanting.orElseThrow().link());
     }
+  }
+
+  private static Task.Kind kind(Optional<RoundView.Item> wanting) {
+    return wanting
+        .map(item -> item.says().kind())
+        .orElseThrow(() -> new Refused("task", "That no longer wants doing."));
   }
 
   /**
@@ -140,21 +170,9 @@ class RoundNotes {
     return true;
   }
 
-  /** The morning of a day to come, when somebody gets up. */
-  private Instant morningIn(int days) {
-    Household house = households.current();
-    return households
-        .today(house)
-        .plusDays(days)
-        .atTime(house.hours().wakes())
-        .atZone(house.zone())
-        .toInstant();
-  }
-
   private void tell(RoundNote.Said about, String link) {
-    boolean known = PAGES.stream().anyMatch(link::startsWith);
     JournalLine.Subject subject =
-        new JournalLine.Subject(about.subject(), known ? link : "/round", "", List.of(), List.of());
+        new JournalLine.Subject(about.subject(), link, "", List.of(), List.of());
     journal.keep(
         new JournalLine(
             UUID.randomUUID(),

@@ -8,10 +8,11 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleBook;
+import velvetcrock.core.care.Care;
+import velvetcrock.core.care.DryingRound;
+import velvetcrock.core.care.ProductRound;
+import velvetcrock.core.care.Round;
 import velvetcrock.core.keeping.OwnShelfLife;
-import velvetcrock.core.plan.DryingRound;
-import velvetcrock.core.plan.ProductRound;
-import velvetcrock.core.plan.Round;
 import velvetcrock.drawer.Dryings;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -81,7 +82,7 @@ class RoundReader {
     ProductRound round = new ProductRound(house.zone(), fmt.today());
     ProductWords words = new ProductWords(catalogues.current(), fmt);
     List<RoundView.Made> wanting = new ArrayList<>();
-    for (ProductRecord product : products.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS))) {
+    for (ProductRecord product : products.wanting(fmt.today().plusDays(Care.SMELLED_FROM_DAYS))) {
       round
           .task(product.state(), product.bestBefore())
           .ifPresent(
@@ -99,7 +100,7 @@ class RoundReader {
   /** Bottles that want something, with what. */
   private List<RoundView.Waiting> bottles(Round round, Formats fmt) {
     Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
-    return book.wanting(fmt.today().plusDays(Round.SMELL_BEFORE_DAYS), own).stream()
+    return book.wanting(fmt.today().plusDays(Care.SMELLED_FROM_DAYS), own).stream()
         .map(
             bottle ->
                 new RoundView.Waiting(

@@ -8,19 +8,21 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.core.care.Ahead;
+import velvetcrock.core.care.Care;
+import velvetcrock.core.care.Round;
+import velvetcrock.core.care.Task;
+import velvetcrock.core.care.Task.Kind;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Ahead;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task;
-import velvetcrock.core.plan.Task.Kind;
 import velvetcrock.drawer.LoadRecord;
 import velvetcrock.kitchen.Place;
 import velvetcrock.plans.Planned;
@@ -39,14 +41,6 @@ record RoundView(
     List<Later> later,
     List<Waived> waived,
     List<Timer> timers) {
-  private static final int MINUTES_TENDING = 1;
-  private static final int MINUTES_OTHER = 3;
-  private static final int MINUTES_STRAINING = 20;
-  private static final int MINUTES_BOTTLING = 10;
-  private static final int MINUTES_CHARGING = 20;
-  private static final int DRIP_MINUTES = 30;
-  private static final int COOL_MINUTES = 60;
-  private static final int DAYS_TO_NEXT_SMELL = 14;
   private static final int HOURS_AHEAD = 16;
 
   /** A bottle that may want something, with what it does. */
@@ -89,35 +83,26 @@ record RoundView(
    * What can be said of a task besides that it is done.
    *
    * @param subject what it is about
-   * @param task names it within that
-   * @param skippable whether it may be left undone this time
-   * @param nextDays days until it would come again
-   * @param minutes a timer that goes with it; 0 for none
+   * @param kind what it is; names it within that
    */
-  record Says(String subject, String task, boolean skippable, int nextDays, int minutes) {
-    static Says of(String subject, Kind kind) {
-      boolean pressing =
-          switch (kind) {
-            case THROW_OUT, COVER, FILL_BATH, OFF_HEAT, PAST_DATE, CAP, POUR -> true;
-            default -> false;
-          };
-      int days =
-          switch (kind) {
-            case SMELL -> DAYS_TO_NEXT_SMELL;
-            case LOOK -> 3;
-            default -> 1;
-          };
-      int minutes =
-          switch (kind) {
-            case STRAIN -> DRIP_MINUTES;
-            case CAP, BOTTLE -> COOL_MINUTES;
-            default -> 0;
-          };
-      return new Says(subject, kind.name(), !pressing, days, minutes);
+  record Says(String subject, Kind kind) {
+    /** Whether it may be left undone this time. */
+    public boolean skippable() {
+      return kind.skippable();
+    }
+
+    /** For how many minutes it may be put off. */
+    public List<Integer> waits() {
+      return Care.waits(kind);
+    }
+
+    /** A timer that goes with it, min; 0 for none. */
+    public int minutes() {
+      return kind.timerMinutes();
     }
 
     private String name() {
-      return subject + "/" + task;
+      return subject + "/" + kind.name();
     }
   }
 
@@ -139,38 +124,14 @@ record RoundView(
       String amount,
       String link,
       String key,
-      int minutes,
       Says says) {
-    Item(
-        String code,
-        String words,
-        String note,
-        boolean late,
-        @Nullable String tick,
-        String amount,
-        String link,
-        String key,
-        int minutes) {
-      this(
-          code,
-          words,
-          note,
-          late,
-          tick,
-          amount,
-          link,
-          key,
-          minutes,
-          new Says(code, words, true, 1, 0));
-    }
-
-    Item about(Says other) {
-      return new Item(code, words, note, late, tick, amount, link, key, minutes, other);
+    /** Hands-on work, min. */
+    public int minutes() {
+      return says.kind().minutes();
     }
 
     private Item at(String place) {
-      return new Item(
-          code, words, place + ": " + note, late, tick, amount, link, key, minutes, says);
+      return new Item(code, words, place + ": " + note, late, tick, amount, link, key, says);
     }
   }
 
@@ -219,6 +180,14 @@ record RoundView(
             .toList());
   }
 
+  /** What wants doing of a name about a subject, if anything does. */
+  Optional<Item> wanting(String subject, String task) {
+    return stops.stream()
+        .flatMap(stop -> stop.items().stream())
+        .filter(i -> i.says().name().equals(subject + "/" + task))
+        .findFirst();
+  }
+
   private static Timer timer(RoundNote note, Formats fmt) {
     long seconds = note.until().getEpochSecond() - fmt.now().getEpochSecond();
     return new Timer(
@@ -262,7 +231,8 @@ record RoundView(
       List<Item> items =
           all.batches().stream()
               .filter(b -> b.state().stand().place().equals(place.id().toString()))
-              .flatMap(b -> items(b, round.tasks(b.state()), catalogue, fmt).stream())
+              .flatMap(
+                  b -> items(b, round.tasks(b.state(), b.readHours()), catalogue, fmt).stream())
               .toList();
       if (!items.isEmpty()) {
         stops.add(new Stop(place.name(), items));
@@ -282,7 +252,7 @@ record RoundView(
               "",
               "/drawer?all=yes",
               "",
-              MINUTES_OTHER));
+              new Says("drawer", Kind.MORE_LOADS)));
     }
     if (!drying.isEmpty()) {
       stops.add(new Stop("Drawer", drying));
@@ -300,25 +270,24 @@ record RoundView(
 
   private static Item product(Made product, Formats fmt) {
     Kind kind = product.task().kind();
-    boolean inThePan = kind == Kind.FINISH_POT;
+    boolean inThePan = kind == Kind.FINISH_PRODUCT;
     String words =
         switch (kind) {
-          case FINISH_POT -> "Test it and pour it";
+          case FINISH_PRODUCT -> "Test it and pour it";
           case PAST_DATE -> "Past its date: throw it out";
           default -> "Smell at it";
         };
     return new Item(
-            product.code(),
-            words,
-            product.name()
-                + (inThePan ? ", in the pan" : ", good until " + fmt.date(product.bestBefore())),
-            inThePan ? product.task().overdueDays(fmt.today()) > 0 : kind == Kind.PAST_DATE,
-            null,
-            "",
-            "/products/" + product.code(),
-            "",
-            inThePan ? MINUTES_CHARGING : MINUTES_TENDING)
-        .about(Says.of(product.code(), kind));
+        product.code(),
+        words,
+        product.name()
+            + (inThePan ? ", in the pan" : ", good until " + fmt.date(product.bestBefore())),
+        inThePan ? product.task().overdueDays(fmt.today()) > 0 : kind == Kind.PAST_DATE,
+        null,
+        "",
+        "/products/" + product.code(),
+        "",
+        new Says(product.code(), kind));
   }
 
   /** A plan whose day has come. */
@@ -339,7 +308,7 @@ record RoundView(
             "",
             "/plans/" + plan.code(),
             "",
-            MINUTES_CHARGING));
+            new Says(plan.code(), Kind.CHARGE)));
   }
 
   /** What is to come by the clock, and what comes back after being put off. */
@@ -391,16 +360,15 @@ record RoundView(
                     default -> "Weigh the " + way;
                   };
               return new Item(
-                      herb,
-                      words,
-                      late > 0 ? "since " + fmt.days(late) : "drying",
-                      late > 0,
-                      null,
-                      "",
-                      "/drawer/drying/" + load.load().id(),
-                      "",
-                      MINUTES_OTHER)
-                  .about(Says.of(load.load().id().toString(), task.kind()));
+                  herb,
+                  words,
+                  late > 0 ? "since " + fmt.days(late) : "drying",
+                  late > 0,
+                  null,
+                  "",
+                  "/drawer/drying/" + load.load().id(),
+                  "",
+                  new Says(load.load().id().toString(), task.kind()));
             })
         .toList();
   }
@@ -411,18 +379,18 @@ record RoundView(
     List<Task> tending = tasks.stream().filter(Task::tending).toList();
     tasks.stream()
         .filter(t -> !t.tending())
-        .forEach(
-            t -> items.add(item(batch, t, catalogue, fmt).about(Says.of(batch.code(), t.kind()))));
+        .forEach(t -> items.add(item(batch, t, catalogue, fmt)));
     boolean trouble = tasks.stream().anyMatch(t -> t.kind() == Kind.COVER || t.kind() == Kind.TURN);
     if (!tending.isEmpty() && !trouble) {
       Kind least = tending.stream().map(Task::kind).min(Comparator.naturalOrder()).orElseThrow();
-      items.add(tend(batch, tending, catalogue, fmt).about(Says.of(batch.code(), least)));
+      items.add(tend(batch, tending, least, catalogue, fmt));
     }
     return items;
   }
 
   /** Shaking, looking and seeing to the level, as the one tap that they are when all is well. */
-  private static Item tend(BatchRecord batch, List<Task> tasks, Catalogue catalogue, Formats fmt) {
+  private static Item tend(
+      BatchRecord batch, List<Task> tasks, Kind least, Catalogue catalogue, Formats fmt) {
     List<Kind> kinds = tasks.stream().map(Task::kind).toList();
     boolean onlyShake = kinds.equals(List.of(Kind.SHAKE));
     List<String> words = new ArrayList<>();
@@ -456,7 +424,7 @@ record RoundView(
         "",
         "/batches/" + batch.code(),
         key(batch, "tend", fmt),
-        MINUTES_TENDING);
+        new Says(batch.code(), least));
   }
 
   private static Item item(BatchRecord batch, Task task, Catalogue catalogue, Formats fmt) {
@@ -470,7 +438,7 @@ record RoundView(
               note(batch, catalogue, "spoiled"),
               true,
               page + "#throw-out",
-              MINUTES_OTHER);
+              task.kind());
       case COVER ->
           new Item(
               batch.code(),
@@ -481,7 +449,7 @@ record RoundView(
               fmt.number(task.amountMl(), 0) + " ml",
               page,
               key(batch, "cover", fmt),
-              MINUTES_OTHER);
+              new Says(batch.code(), task.kind()));
       case TURN ->
           new Item(
               batch.code(),
@@ -492,7 +460,7 @@ record RoundView(
               "",
               page,
               key(batch, "turn", fmt),
-              MINUTES_TENDING);
+              new Says(batch.code(), task.kind()));
       case CAP ->
           new Item(
               batch.code(),
@@ -503,7 +471,7 @@ record RoundView(
               "",
               page,
               key(batch, "cap", fmt),
-              MINUTES_TENDING);
+              new Says(batch.code(), task.kind()));
       case DECANT ->
           page(
               batch,
@@ -511,7 +479,7 @@ record RoundView(
               note(batch, catalogue, "stood overnight"),
               late > 0,
               page + "#balance",
-              MINUTES_BOTTLING);
+              task.kind());
       case BOTTLE ->
           page(
               batch,
@@ -519,7 +487,7 @@ record RoundView(
               note(batch, catalogue, "strained"),
               false,
               page + "/bottle",
-              MINUTES_BOTTLING);
+              task.kind());
       case PUT_ON_HEAT ->
           page(
               batch,
@@ -527,7 +495,7 @@ record RoundView(
               note(batch, catalogue, "to be drawn warm"),
               late > 0,
               "/stove/" + batch.code() + "#put-on",
-              MINUTES_OTHER);
+              task.kind());
       case FILL_BATH ->
           new Item(
               batch.code(),
@@ -538,7 +506,7 @@ record RoundView(
               "",
               "/stove/" + batch.code(),
               key(batch, "bath" + batch.state().entries(), fmt),
-              MINUTES_OTHER);
+              new Says(batch.code(), task.kind()));
       case OFF_HEAT ->
           new Item(
               batch.code(),
@@ -549,7 +517,7 @@ record RoundView(
               "",
               "/stove/" + batch.code(),
               key(batch, "off" + batch.state().entries(), fmt),
-              MINUTES_OTHER);
+              new Says(batch.code(), task.kind()));
       case POUR ->
           page(
               batch,
@@ -557,7 +525,7 @@ record RoundView(
               note(batch, catalogue, late > 0 ? "rested too long" : "has rested"),
               late > 0,
               page + "#pour",
-              MINUTES_BOTTLING);
+              task.kind());
       case DAMP ->
           new Item(
               batch.code(),
@@ -568,7 +536,7 @@ record RoundView(
               "",
               page,
               key(batch, "damp", fmt),
-              MINUTES_TENDING);
+              new Says(batch.code(), task.kind()));
       case WEIGH ->
           page(
               batch,
@@ -581,8 +549,8 @@ record RoundView(
                       : "losing its spirit"),
               false,
               page + "#weigh",
-              MINUTES_OTHER);
-      case FINISH_POT, SNAP, PUT_AWAY, PAST_DATE, SMELL ->
+              task.kind());
+      case FINISH_PRODUCT, CHARGE, SNAP, PUT_AWAY, MORE_LOADS, PAST_DATE, SMELL ->
           throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           page(
@@ -591,18 +559,21 @@ record RoundView(
               note(
                   batch,
                   catalogue,
-                  late > 0 ? fmt.days(late) + " over" : "by " + fmt.date(batch.state().latest())),
+                  late > 0
+                      ? fmt.days(late) + " over"
+                      : "by " + fmt.date(Objects.requireNonNull(task.until()))),
               late > 0,
               page + "/strain",
-              MINUTES_STRAINING);
+              task.kind());
       case SETTLE, TOP_UP, SHAKE, LOOK ->
           throw new IllegalArgumentException("Tending goes in one: " + task.kind());
     };
   }
 
   private static Item page(
-      BatchRecord batch, String words, String note, boolean late, String link, int minutes) {
-    return new Item(batch.code(), words, note, late, null, "", link, "", minutes);
+      BatchRecord batch, String words, String note, boolean late, String link, Kind kind) {
+    return new Item(
+        batch.code(), words, note, late, null, "", link, "", new Says(batch.code(), kind));
   }
 
   private static List<Item> cellar(
@@ -613,13 +584,9 @@ record RoundView(
         .distinct()
         .forEach(
             batch ->
-                round.tasks(batch.state()).stream()
+                round.tasks(batch.state(), batch.readHours()).stream()
                     .filter(t -> t.kind() == Kind.CAP)
-                    .forEach(
-                        t ->
-                            items.add(
-                                item(batch, t, catalogue, fmt)
-                                    .about(Says.of(batch.code(), t.kind())))));
+                    .forEach(t -> items.add(item(batch, t, catalogue, fmt))));
     bottles.forEach(
         w -> w.task().ifPresent(task -> items.add(bottle(w.bottle(), task, catalogue, fmt))));
     return items;
@@ -634,16 +601,15 @@ record RoundView(
           default -> "Smell at it";
         };
     return new Item(
-            bottle.code(),
-            words,
-            herb + ", good until " + fmt.date(bottle.bestBefore()),
-            task.kind() != Kind.SMELL,
-            null,
-            "",
-            "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
-            "",
-            MINUTES_TENDING)
-        .about(Says.of(bottle.code(), task.kind()));
+        bottle.code(),
+        words,
+        herb + ", good until " + fmt.date(bottle.bestBefore()),
+        task.kind() != Kind.SMELL,
+        null,
+        "",
+        "/cellar/" + bottle.batch().code() + "/" + bottle.bottle().letter(),
+        "",
+        new Says(bottle.code(), task.kind()));
   }
 
   private static String note(BatchRecord batch, Catalogue catalogue, String more) {

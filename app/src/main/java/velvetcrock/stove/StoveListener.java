@@ -2,16 +2,15 @@ package velvetcrock.stove;
 
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
-import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.web.Afterwards;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
@@ -26,7 +25,8 @@ class StoveListener {
   private final Catalogues catalogues;
   private final StoveHub hub;
   private final CurrentHousehold current;
-  private final TransactionTemplate afterwards;
+  private final Afterwards afterwards;
+  private final TransactionTemplate transactions;
   private final java.time.Clock clock;
 
   StoveListener(
@@ -36,7 +36,7 @@ class StoveListener {
       Catalogues catalogues,
       StoveHub hub,
       CurrentHousehold current,
-      PlatformTransactionManager transactions,
+      Afterwards afterwards,
       java.time.Clock clock) {
     this.pots = pots;
     this.keeper = keeper;
@@ -44,15 +44,20 @@ class StoveListener {
     this.catalogues = catalogues;
     this.hub = hub;
     this.current = current;
-    this.afterwards = new TransactionTemplate(transactions);
-    this.afterwards.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+    this.afterwards = afterwards;
+    this.transactions = new TransactionTemplate(afterwards);
     this.clock = clock;
   }
 
   private record Watcher(UUID householdId, String displayName) implements InHousehold {}
 
-  @TransactionalEventListener
+  /** Once the change is stored and its connection given back. */
+  @EventListener
   void changed(BatchChanged change) {
+    afterwards.then(() -> stored(change));
+  }
+
+  private void stored(BatchChanged change) {
     current.actingAs(
         new Watcher(change.householdId(), "The stove"),
         () -> {
@@ -60,9 +65,9 @@ class StoveListener {
             case READINGS -> readings(change);
             case FILE -> {
               pots.follow(change);
-              afterwards.executeWithoutResult(status -> settle(change.code(), true));
+              transactions.executeWithoutResult(status -> settle(change.code(), true));
             }
-            case LOG -> afterwards.executeWithoutResult(status -> logChanged(change));
+            case LOG -> transactions.executeWithoutResult(status -> logChanged(change));
           }
           hub.changed(change.householdId(), change.code());
           return null;
@@ -73,7 +78,7 @@ class StoveListener {
   private void readings(BatchChanged change) {
     Optional<LivePot> followed = pots.follow(change);
     if (followed.isEmpty()) {
-      afterwards.executeWithoutResult(status -> settle(change.code(), false));
+      transactions.executeWithoutResult(status -> settle(change.code(), false));
       return;
     }
     LivePot pot = followed.get();
@@ -81,7 +86,7 @@ class StoveListener {
     boolean hot = heat.excursionNow().isPresent();
     boolean logged = pot.batch().state().heat().excursions().stream().anyMatch(e -> e.to() == null);
     if (hot != logged) {
-      afterwards.executeWithoutResult(status -> keeper.logExcursions(pot.batch(), heat));
+      transactions.executeWithoutResult(status -> keeper.logExcursions(pot.batch(), heat));
     }
   }
 

@@ -3,7 +3,6 @@ package velvetcrock.stove;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -143,32 +142,8 @@ class StoveService {
 
   /** One jug fills the bath for every pot that stands in it. */
   private String topUp(BatchRecord batch, @Nullable Instant at, String key) {
-    List<BatchRecord> together = together(batch);
-    together.forEach(
-        b -> append(b, new BathToppedUp(), at, b == batch ? key : key + ":" + b.code()));
-    return together.size() == 1
-        ? "The bath is full again."
-        : "The bath is full again for " + together.size() + " pots.";
-  }
-
-  /** The pots that stand in the same bath, this one first. */
-  private List<BatchRecord> together(BatchRecord batch) {
-    List<BatchRecord> together = new ArrayList<>(List.of(batch));
-    Bath bath = batch.state().heat().now().map(BatchState.Stint::bath).orElse(null);
-    if (bath != null) {
-      batches.standing().stream()
-          .filter(b -> !b.id().equals(batch.id()))
-          .filter(
-              b ->
-                  b.state()
-                      .heat()
-                      .now()
-                      .map(BatchState.Stint::bath)
-                      .filter(other -> other.name().equalsIgnoreCase(bath.name()))
-                      .isPresent())
-          .forEach(together::add);
-    }
-    return together;
+    int pots = 1 + append(batch, new BathToppedUp(), at, key).also().size();
+    return pots == 1 ? "The bath is full again." : "The bath is full again for " + pots + " pots.";
   }
 
   private String read(BatchRecord batch, StoveForm form, @Nullable Instant at) {

@@ -149,7 +149,7 @@ record TrialView(
         jar.letter(),
         jar.words(),
         JarView.of(standing.batch(), catalogue, fmt, SCALE),
-        ColourView.of(ColourView.story(state, catalogue), fmt),
+        ColourView.of(new BatchReckoning(catalogue, state).colour(), fmt),
         smells(state.seen().scent()),
         pull(standing.pull(), fmt),
         cameOut(state, new BatchReckoning(catalogue, state), fmt),

@@ -7,7 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import velvetcrock.core.plan.Span;
+import velvetcrock.core.outlook.Span;
 
 /**
  * Days laid along a line, in percent of its length.

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.measure.Kitchen;
-import velvetcrock.core.plan.Want;
+import velvetcrock.core.outlook.Want;
 import velvetcrock.web.Formats;
 
 /** What is typed on the planner's pages: kept, completed, pinned and linked. */

@@ -20,6 +20,7 @@ import velvetcrock.core.log.Entry;
 import velvetcrock.core.making.Drops.Where;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.HardnessText;
+import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.making.Whipping;
@@ -231,7 +232,7 @@ class ProductWordsTest {
 
   @Test
   void theScaleShowsWhereAMixFalls() {
-    HardnessScale scale = HardnessScale.of(16, 17.0, Firmness.SALVE, true, SAID, NOTHING, FMT);
+    HardnessScale scale = HardnessScale.of(16, waxed(16), 17.0, Firmness.SALVE, SAID, NOTHING, FMT);
 
     assertThat(scale.at()).isEqualTo("32.0%");
     assertThat(scale.liked()).isEqualTo("34.0%");
@@ -243,15 +244,24 @@ class ProductWordsTest {
     assertThat(scale.taste()).isEmpty();
   }
 
+  /** Plain oil with so much beeswax that it is so hard. */
+  private static Melt waxed(double hardness) {
+    Ingredient oil = Ingredient.of(CATALOGUE.carrier("olive"), 100 - hardness, 20);
+    return new Melt(
+        hardness == 0
+            ? List.of(oil)
+            : List.of(oil, Ingredient.of(CATALOGUE.wax("beeswax"), hardness)));
+  }
+
   @Test
   void withoutWaxThereIsNoRatioAndOffTheScaleStaysOnIt() {
     HardnessScale butter =
-        HardnessScale.of(11, null, Firmness.WHIPPED_BUTTER, false, SAID, NOTHING, FMT);
+        HardnessScale.of(11, waxed(0), null, Firmness.WHIPPED_BUTTER, SAID, NOTHING, FMT);
     assertThat(butter.ratio()).isEmpty();
     assertThat(butter.liked()).isNull();
     assertThat(butter.bands()).hasSize(7);
     assertThat(butter.height()).isGreaterThan(90);
-    assertThat(HardnessScale.of(99, null, Firmness.STICK, true, SAID, NOTHING, FMT).at())
+    assertThat(HardnessScale.of(99, waxed(60), null, Firmness.STICK, SAID, NOTHING, FMT).at())
         .isEqualTo("100.0%");
   }
 
@@ -264,7 +274,7 @@ class ProductWordsTest {
   }
 
   private static String taste(double... own) {
-    return HardnessScale.of(16, null, Firmness.SALVE, true, SAID, Learned.of(0, 2.7, own), FMT)
+    return HardnessScale.of(16, waxed(16), null, Firmness.SALVE, SAID, Learned.of(0, 2.7, own), FMT)
         .taste();
   }
 

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.measure.Kitchen;
-import velvetcrock.core.plan.Span;
+import velvetcrock.core.outlook.Span;
 
 /** Days along a line. */
 class TimeAxisTest {

@@ -41,9 +41,10 @@ import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.MeasureReader;
-import velvetcrock.core.plan.Comparison;
-import velvetcrock.core.plan.PlanOrder;
-import velvetcrock.core.plan.Want;
+import velvetcrock.core.outlook.Comparison;
+import velvetcrock.core.outlook.PlanOrder;
+import velvetcrock.core.outlook.Want;
+
 
 
 /** The reckonings that run while somebody types, and those that go over long traces. */

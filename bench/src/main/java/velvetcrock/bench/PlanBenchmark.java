@@ -36,13 +36,14 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Hours;
-import velvetcrock.core.plan.Outlook;
-import velvetcrock.core.plan.Supply;
-import velvetcrock.core.plan.Timetable;
-import velvetcrock.core.plan.Want;
-import velvetcrock.core.plan.WantOrder;
-import velvetcrock.core.plan.WhatIf;
+import velvetcrock.core.outlook.Hours;
+import velvetcrock.core.outlook.Outlook;
+import velvetcrock.core.outlook.Supply;
+import velvetcrock.core.outlook.Timetable;
+import velvetcrock.core.outlook.Want;
+import velvetcrock.core.outlook.WantOrder;
+import velvetcrock.core.outlook.WhatIf;
+
 
 
 /** Working back from a want, moving a what-if, and settling many plans in one kitchen. */

@@ -2,3 +2,5 @@
 package velvetcrock.bench;
 
 
+
+

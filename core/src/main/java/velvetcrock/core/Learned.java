@@ -10,7 +10,9 @@ package velvetcrock.core;
  * @param count how many of one's own it knows
  */
 public record Learned(double mean, Range range, int count) {
-  private static final double PRIOR_WEIGHT = 3;
+  /** What is typical counts like so many of one's own. */
+  public static final double PRIOR_WEIGHT = 3;
+
   private static final double EIGHTY_PERCENT = 1.28;
 
   /**

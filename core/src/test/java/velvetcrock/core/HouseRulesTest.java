@@ -17,10 +17,17 @@ class HouseRulesTest {
           .consideringOnlyDependenciesInLayers()
           .layer("diary")
           .definedBy("velvetcrock.core.diary")
-          .layer("plan")
-          .definedBy("velvetcrock.core.plan")
+          .layer("outlook")
+          .definedBy("velvetcrock.core.outlook", "velvetcrock.core.stock")
+          .layer("care")
+          .definedBy("velvetcrock.core.care")
+          .layer("jar")
+          .definedBy("velvetcrock.core.jar")
+          .layer("what happened")
+          .definedBy(
+              "velvetcrock.core.batch", "velvetcrock.core.drawer", "velvetcrock.core.product")
           .layer("log")
-          .definedBy("velvetcrock.core.log", "velvetcrock.core.drawer", "velvetcrock.core.product")
+          .definedBy("velvetcrock.core.log")
           .layer("caution")
           .definedBy("velvetcrock.core.caution")
           .layer("reckonings")
@@ -28,7 +35,7 @@ class HouseRulesTest {
               "velvetcrock.core.yield",
               "velvetcrock.core.keeping",
               "velvetcrock.core.extraction",
-              "velvetcrock.core.pot")
+              "velvetcrock.core.making")
           .layer("what goes in")
           .definedBy(
               "velvetcrock.core.charge",
@@ -41,16 +48,21 @@ class HouseRulesTest {
           .definedBy("velvetcrock.core.measure", "velvetcrock.core.colour")
           .whereLayer("diary")
           .mayNotBeAccessedByAnyLayer()
-          .whereLayer("plan")
+          .whereLayer("outlook")
           .mayOnlyBeAccessedByLayers("diary")
-          .whereLayer("log")
-          .mayOnlyBeAccessedByLayers("plan", "diary")
+          .whereLayer("care")
+          .mayOnlyBeAccessedByLayers("outlook", "diary")
+          .whereLayer("jar")
+          .mayOnlyBeAccessedByLayers("care", "outlook", "diary")
+          .whereLayer("what happened")
+          .mayOnlyBeAccessedByLayers("jar", "care", "outlook", "diary")
           .whereLayer("caution")
-          .mayOnlyBeAccessedByLayers("log", "plan", "diary")
+          .mayOnlyBeAccessedByLayers("what happened", "jar", "care", "outlook", "diary")
           .whereLayer("reckonings")
-          .mayOnlyBeAccessedByLayers("caution", "log", "plan", "diary")
+          .mayOnlyBeAccessedByLayers("caution", "what happened", "jar", "care", "outlook", "diary")
           .whereLayer("what goes in")
-          .mayOnlyBeAccessedByLayers("reckonings", "caution", "log", "plan", "diary");
+          .mayOnlyBeAccessedByLayers(
+              "reckonings", "caution", "what happened", "jar", "care", "outlook", "diary");
 
   @ArchTest
   static final ArchRule noPackageIsInACycle =

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Appliance;
 
 
+
 /**
  * What a probe is asked to do.
  *

@@ -8,3 +8,4 @@ package velvetcrock.probe;
 
 import org.jspecify.annotations.NullMarked;
 
+

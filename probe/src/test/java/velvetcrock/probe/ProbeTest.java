@@ -23,6 +23,7 @@ import velvetcrock.core.heat.Appliance;
 
 
 
+
 /** The probe against a small server that writes down what it is sent. */
 class ProbeTest {
   private static final Pattern READING =

@@ -38,6 +38,22 @@ public sealed interface BatchEvent extends Event<BatchLog>
     return "more is known of its batch";
   }
 
+  /** Whether it may happen to other batches too. */
+  default boolean spreads() {
+    return false;
+  }
+
+  /**
+   * Whether it happens to another batch of the household too, whenever it happens to one: a bath
+   * that is filled is filled for every pot that stands in it.
+   *
+   * @param mine the state of the batch that it is told of
+   * @param other another's
+   */
+  default boolean alsoHappensTo(BatchState mine, BatchState other) {
+    return false;
+  }
+
   /** What a visitor says of this kind. */
   <R> R accept(Visitor<R> visitor);
 

@@ -418,21 +418,6 @@ public record BatchState(
     return ChronoUnit.DAYS.between(charge.chargedOn(), today);
   }
 
-  /** First day on which it may be strained. */
-  public LocalDate earliest() {
-    return charge.chargedOn().plusDays(charge.earliestDays());
-  }
-
-  /** Day on which it usually is strained. */
-  public LocalDate usual() {
-    return charge.chargedOn().plusDays(charge.usualDays());
-  }
-
-  /** Last day of its window. */
-  public LocalDate latest() {
-    return charge.chargedOn().plusDays(charge.latestDays());
-  }
-
   /** A bottle by its letter. */
   public Optional<BottleState> bottle(String letter) {
     return bottles.stream().filter(b -> b.letter().equals(letter)).findFirst();

@@ -8,7 +8,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import velvetcrock.core.Problems;
@@ -46,9 +45,6 @@ public record Charged(
     boolean cleanAndDry,
     Manner manner)
     implements JarEvent {
-  /** A trial's jar is late this many days after its day: later, and it tells of other weeks. */
-  private static final int DAYS_AFTER_AIM = 3;
-
   /** Checks what has to be there and copies the lists. */
   public Charged {
     Checks.present("method", method);
@@ -143,25 +139,9 @@ public record Charged(
     return herbs.stream().map(HerbIn::massG).reduce(Range.exactly(0), Range::plus);
   }
 
-  /** Days from charging at which it may be strained: its trial's day, or else its method's. */
-  public int earliestDays() {
-    return aimDays().orElse(method.earliestDays());
-  }
-
-  /** Days from charging at which it usually is. */
-  public int usualDays() {
-    return aimDays().orElse(method.usualDays());
-  }
-
-  /** Days from charging by which it should be. */
-  public int latestDays() {
-    return aimDays().isPresent() ? aimDays().getAsInt() + DAYS_AFTER_AIM : method.latestDays();
-  }
-
-  private OptionalInt aimDays() {
-    return manner.trial() == null || manner.trial().aimDays() == null
-        ? OptionalInt.empty()
-        : OptionalInt.of(manner.trial().aimDays());
+  /** The day after charging on which a trial has it strained; empty where none does. */
+  public Optional<Integer> aimDays() {
+    return Optional.ofNullable(manner.trial()).map(InTrial::aimDays);
   }
 
   /** Whether day and amounts are all known exactly. */

@@ -2,7 +2,7 @@ package velvetcrock.core.diary;
 
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * A job in the diary.

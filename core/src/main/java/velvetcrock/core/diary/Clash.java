@@ -1,7 +1,7 @@
 package velvetcrock.core.diary;
 
 import java.util.List;
-import velvetcrock.core.plan.Span;
+import velvetcrock.core.outlook.Span;
 
 /**
  * Where plans get in each other's way.

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Span;
-import velvetcrock.core.plan.Step;
+import velvetcrock.core.outlook.Span;
+import velvetcrock.core.outlook.Step;
 
 /** Finds where bookings get in each other's way, for telling; {@link Weight} weighs the same. */
 final class Clashes {

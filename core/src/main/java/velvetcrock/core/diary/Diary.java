@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * Fits plans into one kitchen. As wished, they may clash; what resolves that is looked for in two

@@ -5,8 +5,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Hours;
-import velvetcrock.core.plan.Span;
+import velvetcrock.core.outlook.Hours;
+import velvetcrock.core.outlook.Span;
 
 /**
  * What the plans share.

@@ -4,7 +4,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * A plan as the diary sees it: what it holds and when it would like to.

@@ -2,7 +2,7 @@ package velvetcrock.core.diary;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * A job at a begin and on an appliance, ready to be weighed many times. One is equal to itself

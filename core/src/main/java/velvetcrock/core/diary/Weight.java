@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Span;
-import velvetcrock.core.plan.Step;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Span;
+import velvetcrock.core.outlook.Step;
+import velvetcrock.core.outlook.Timetable;
 
 /**
  * Weighs how badly plans clash: jar-minutes too many, minutes of two heats on one appliance, and

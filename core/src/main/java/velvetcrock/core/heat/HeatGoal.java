@@ -9,19 +9,26 @@ import velvetcrock.core.materia.Method;
  * @param band the oil's temperature
  * @param ceilingC what it should not pass, °C: the herb's own, 90 in any water bath, below 100
  *     where the herb's water boils
+ * @param usualC how warm it usually is by the method alone, °C
  * @param earliestHours on the heat at which it may come off, h
  * @param usualHours on the heat that are usual, h
  * @param latestHours on the heat by which it should come off, h
  */
 public record HeatGoal(
-    Band band, double ceilingC, double earliestHours, double usualHours, double latestHours) {
+    Band band,
+    double ceilingC,
+    double usualC,
+    double earliestHours,
+    double usualHours,
+    double latestHours) {
   /** Highest in any water bath, °C: above it the bath nearly boils. */
   public static final double BATH_CEILING_C = 90;
 
   /** Where a herb begins to fry, because its water boils, °C. */
   public static final double FRYING_C = 100;
 
-  private static final Band CROCK = new Band(50, 75);
+  private static final Band CROCK = new Band(40, 75);
+  private static final double LEAST_BAND_C = 10;
   private static final Band SIMMER = new Band(70, 90);
   private static final Band OVEN = new Band(80, 135);
   private static final Band SUN = new Band(18, 45);
@@ -44,12 +51,41 @@ public record HeatGoal(
     Band band = band(method);
     double vessel = method == Method.OVEN ? FRYING_C : BATH_CEILING_C;
     double ceiling = herbCeilingC < BATH_CEILING_C ? Math.min(herbCeilingC, vessel) : vessel;
-    Band below =
-        band.highC() > ceiling && band.lowC() < ceiling ? new Band(band.lowC(), ceiling) : band;
+    Band below = below(band, ceiling);
     return method == Method.TWO_STAGE
-        ? new HeatGoal(below, ceiling, START_EARLIEST, START_USUAL, START_LATEST)
+        ? new HeatGoal(
+            below, ceiling, Method.WARM.celsius(), START_EARLIEST, START_USUAL, START_LATEST)
         : new HeatGoal(
-            below, ceiling, method.earliestHours(), method.usualHours(), method.latestHours());
+            below,
+            ceiling,
+            method.celsius(),
+            method.earliestHours(),
+            method.usualHours(),
+            method.latestHours());
+  }
+
+  /** A band's top is the ceiling; where nothing is left of it, it lies just below that. */
+  private static Band below(Band band, double ceilingC) {
+    if (band.highC() <= ceilingC) {
+      return band;
+    }
+    return new Band(Math.min(band.lowC(), ceilingC - LEAST_BAND_C), ceilingC);
+  }
+
+  /**
+   * Whether a herb bears a method: whether some of the method's band lies below the ceiling.
+   *
+   * @param herbCeilingC the most delicate herb's own ceiling, °C
+   */
+  public static boolean bears(Method method, double herbCeilingC) {
+    return !method.heated() || band(method).lowC() < herbCeilingC;
+  }
+
+  /**
+   * How warm the oil usually is, °C: as is usual of the method, within what is left of its band.
+   */
+  public double usualC() {
+    return Math.min(usualC, band.highC());
   }
 
   /** Where the oil should be by a method; of a two-stage infusion, at its warm start. */

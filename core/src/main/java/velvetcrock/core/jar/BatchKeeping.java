@@ -77,7 +77,7 @@ final class BatchKeeping {
               "drawing, as warm as is usual",
               assumedHours,
               Trace.steady(assumedC(), assumedHours),
-              stays.get(0).stand().light()));
+              reckoning.light(stays.get(0).stand())));
     }
     for (int i = 0; i < stays.size(); i++) {
       boolean lasts = i + 1 == stays.size();
@@ -100,7 +100,7 @@ final class BatchKeeping {
                 name,
                 hours,
                 trace.hours() > 0 ? trace : unread(stays.get(i).stand(), hours),
-                stays.get(i).stand().light()));
+                reckoning.light(stays.get(i).stand())));
       }
     }
     return legs;
@@ -121,8 +121,7 @@ final class BatchKeeping {
 
   /** How warm it is taken to have been then, °C. */
   private double assumedC() {
-    Method method = state.charge().method();
-    return method == Method.TWO_STAGE ? Method.WARM.celsius() : method.celsius();
+    return reckoning.heatGoal().usualC();
   }
 
   /** What nobody read: a fridge counts as cold as it is; everything else counts at 20 °C. */

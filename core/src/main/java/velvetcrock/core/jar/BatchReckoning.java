@@ -19,6 +19,7 @@ import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.SpiritIn;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
@@ -26,6 +27,8 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.colour.ColourStory;
+import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.Course;
 import velvetcrock.core.heat.HeatGoal;
@@ -42,6 +45,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.moisture.DryingCurve;
@@ -365,6 +369,57 @@ public final class BatchReckoning {
     double ceiling =
         herbs().stream().mapToDouble(h -> h.herb().drawing().ceilingC()).min().orElseThrow();
     return HeatGoal.of(state.charge().method(), ceiling);
+  }
+
+  /**
+   * When it may be strained.
+   *
+   * @param zone the household's, by which days count
+   */
+  public Window window(ZoneId zone) {
+    return Window.of(state, heatGoal(), zone);
+  }
+
+  /**
+   * How long it has served on the heat: by its log, or else by readings that no log explains; what
+   * the scale shows to have lost its water must have been on it.
+   *
+   * @param readHours from the first of such readings to the last, h; 0 where there are none
+   */
+  public Window.Served served(double readHours, Instant now) {
+    if (!state.heat().stints().isEmpty()) {
+      return new Window.Served(true, state.heat().hours(now));
+    }
+    if (readHours > 0) {
+      return new Window.Served(true, readHours);
+    }
+    boolean dried = leaving().map(l -> l.mustLeaveG() > 0 && l.done()).orElse(false);
+    return dried ? new Window.Served(true, heatGoal().earliestHours()) : Window.Served.NOT_YET;
+  }
+
+  /**
+   * The light that its oil stands in at a place: under the lid of a crock, and in any slow cooker,
+   * it is dark.
+   */
+  public Light light(Stand stand) {
+    boolean lidded =
+        state.charge().method() == Method.CROCK || state.vessel().shape() == Jar.Shape.CROCK;
+    return lidded ? Light.DARK : stand.light();
+  }
+
+  /** How its colour went, from the plain oil's: as it was seen, or else as is usual of it. */
+  public ColourStory colour() {
+    Rgb plain = state.colours().plain();
+    return ColourStory.of(
+        plain == null
+            ? Rgb.of(catalogue.carrier(state.charge().carriers().get(0).carrier()).tint())
+            : plain,
+        state.colours().seen());
+  }
+
+  /** Whether water or spirit has still to leave, so that it must not be strained or hurried. */
+  public boolean holdsWater() {
+    return leaving().map(l -> !l.done() && l.wet()).orElse(false);
   }
 
   /** The cut of the herb that weighs most. */

@@ -46,12 +46,14 @@ public final class PotHeat {
   private static final double SMALLEST_SWING_C = 1;
 
   private final BatchState state;
+  private final BatchReckoning reckoning;
   private final HeatGoal goal;
   private final long zeroMillis;
   private final Course course;
   private final HeatTally tally;
   private final PullTally pull;
   private final Deque<Trace.Point> recent = new ArrayDeque<>();
+  private final double drawsFromHours;
   private long firstMillis;
   private long lastMillis;
   private double lastC;
@@ -64,7 +66,7 @@ public final class PotHeat {
    * @param zone where the sun rises by the household's clock
    */
   public PotHeat(Catalogue catalogue, BatchState state, Series readings, Instant now, ZoneId zone) {
-    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    this.reckoning = new BatchReckoning(catalogue, state);
     this.state = state;
     this.goal = reckoning.heatGoal();
     this.zeroMillis = reckoning.zero().toEpochMilli();
@@ -78,10 +80,13 @@ public final class PotHeat {
             cut,
             Agitation.of(state.tended().shakes(), days),
             state.charge().manner().spirit() != null);
+    this.drawsFromHours = drawsFrom(state, reckoning);
     course.walk(
         (hours, celsius, read) -> {
           tally.add(hours, celsius, read);
-          pull.add(hours, celsius, read);
+          if (hours >= drawsFromHours) {
+            pull.add(hours, celsius, read);
+          }
         });
     int from = Math.max(0, readings.size() - MOST_RECENT);
     for (int i = from; i < readings.size(); i++) {
@@ -91,6 +96,15 @@ public final class PotHeat {
     if (readings.size() > 0) {
       firstMillis = readings.millis(0);
     }
+  }
+
+  /** From when the herb stands in oil: through spirit, from when that followed; h. */
+  private static double drawsFrom(BatchState state, BatchReckoning reckoning) {
+    BatchState.Rest rest = state.rest();
+    if (rest == null) {
+      return 0;
+    }
+    return rest.pouredAt() == null ? Double.MAX_VALUE : reckoning.hours(rest.pouredAt());
   }
 
   /**
@@ -107,7 +121,9 @@ public final class PotHeat {
     }
     double hours = (millis - zeroMillis) / MILLIS_PER_HOUR;
     tally.read(hours, celsius);
-    pull.add(hours, celsius, true);
+    if (hours >= drawsFromHours) {
+      pull.add(hours, celsius, true);
+    }
     remember(millis, celsius);
     readings++;
     return true;
@@ -220,12 +236,14 @@ public final class PotHeat {
   /** The pull until a moment; hours that nothing covers count as the place's warmth. */
   public Pull pull(Instant now) {
     Double celsius = state.stand().celsius();
-    return pull.pullWith(untracedHours(now), celsius == null ? Carrier.ROOM_C : celsius);
+    double drawing = (now.toEpochMilli() - zeroMillis) / MILLIS_PER_HOUR - drawsFromHours;
+    double untraced = Math.max(0, Math.min(untracedHours(now), drawing));
+    return pull.pullWith(untraced, celsius == null ? Carrier.ROOM_C : celsius);
   }
 
   /** Keeping spent until a moment, days at 20 °C in the dark; untraced hours count at 20 °C. */
   public double spentDays(Instant now) {
-    Light light = state.stand().light();
+    Light light = reckoning.light(state.stand());
     return (tally.ageingHours() + untracedHours(now)) / HOURS_PER_DAY * light.factor();
   }
 

@@ -1,5 +1,6 @@
 package velvetcrock.core.making;
 
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import velvetcrock.core.Figures;
@@ -80,10 +81,11 @@ public final class HardnessText {
     throw new Refused("hardness", "“" + text + "” was read. Expected 16, 1:5 or 3 tbsp to 1 cup.");
   }
 
-  /** Wax to oil by weight, such as {@code 1:5.3}; no wax at all for nothing. */
-  public String ratio(double hardness) {
-    double per = Formula.oilPerWax(wax.hardness(), hardness);
-    return "1:" + Figures.plain(Math.round(per * 10) / 10.0);
+  /** A ratio as it is written, such as {@code 1:5.3}; empty for none. */
+  public static String ratio(OptionalDouble oilPerWax) {
+    return oilPerWax.isEmpty()
+        ? ""
+        : "1:" + Figures.plain(Math.round(oilPerWax.getAsDouble() * 10) / 10.0);
   }
 
   /** Spoons of loose pellets to a cup of oil; a guess, as pellets pack as they like. */

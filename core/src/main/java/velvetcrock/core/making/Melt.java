@@ -19,6 +19,11 @@ import velvetcrock.core.keeping.Store;
  * @param parts in the order in which they were named
  */
 public record Melt(List<Ingredient> parts) {
+  /** Hardness of beeswax alone (SCIENCE 11). */
+  private static final double BEESWAX = 100;
+
+  private static final double SOFT_AS_OIL = 0.5;
+
   private static final double CLOSE = 1e-9;
   private static final double LEAST_G = 0.0005;
   private static final double MOST_G = 100_000;
@@ -213,6 +218,33 @@ public record Melt(List<Ingredient> parts) {
   /** Each part's share of the weight, in tenths of a percent that add to 100.0. */
   public List<Double> percents() {
     return Percentages.of(parts.stream().map(Ingredient::massG).toList());
+  }
+
+  /**
+   * Oil and butter to wax as they are weighed in, by weight: n of 1:n.
+   *
+   * @return empty where there is no wax
+   */
+  public OptionalDouble oilPerWax() {
+    double waxG = ofKind(Ingredient.Kind.WAX);
+    double fatG = ofKind(Ingredient.Kind.OIL) + ofKind(Ingredient.Kind.BUTTER);
+    return waxG <= 0 ? OptionalDouble.empty() : OptionalDouble.of(fatG / waxG);
+  }
+
+  private double ofKind(Ingredient.Kind kind) {
+    return parts.stream().filter(p -> p.kind() == kind).mapToDouble(Ingredient::massG).sum();
+  }
+
+  /**
+   * Plain oil to beeswax that would be as hard, by weight: n of 1:n; what the wax weighed in really
+   * is, {@link #oilPerWax()} says.
+   *
+   * @return empty where it is as soft as plain oil
+   */
+  public OptionalDouble asHardAsOilPerBeeswax() {
+    return hardness() < SOFT_AS_OIL
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Formula.oilPerWax(BEESWAX, hardness()));
   }
 
   /** The wax that there is most of. */

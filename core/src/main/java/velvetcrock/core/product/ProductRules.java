@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import velvetcrock.core.Figures;
 import velvetcrock.core.Learned;
@@ -13,6 +14,7 @@ import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.Extra;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.Formula;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
@@ -102,7 +104,8 @@ public final class ProductRules {
             + " ml are in the pan.");
     for (int i = 0; i < state.groups().size(); i++) {
       TinGroup group = state.groups().get(i);
-      String over = passed(drops(state.dropsOf(group)), group.ml() * group.count(), group.where());
+      String over =
+          passed(drops(state.dropsOf(group, melt)), group.ml() * group.count(), group.where());
       problems.require(
           over.isEmpty() || !group.reason().isBlank() || asTheMelt(group, state),
           "fill[" + i + "].drops",
@@ -243,21 +246,22 @@ public final class ProductRules {
   }
 
   /**
-   * How much harder than usual a household likes what it makes with a wax: of every product, the
-   * hardness that its last test found right, less what its kind aims at; drawn towards 0 as {@link
-   * Learned} says.
+   * How much harder than usual a household likes one kind of what it makes with a wax: of every
+   * product of that kind, the hardness that its last test found right, less what the kind aims at;
+   * drawn towards 0 as {@link Learned} says. What is liked in a balm says nothing of a bar.
    *
    * @param products all that were tested
    * @param wax key of the wax
+   * @param kind the kind
    */
-  public Learned taste(List<ProductState> products, String wax) {
+  public Learned taste(List<ProductState> products, String wax, Firmness kind) {
     return Learned.of(
         0,
         TASTES_APART,
         products.stream()
             .filter(p -> !p.tests().isEmpty())
             .filter(p -> p.tests().get(p.tests().size() - 1).wax().equals(wax))
-            .filter(p -> p.plan().making().stiff().isPresent())
+            .filter(p -> p.plan().making().stiff().equals(Optional.of(kind)))
             .mapToDouble(this::likedAboveUsual)
             .toArray());
   }

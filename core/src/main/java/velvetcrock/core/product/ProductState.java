@@ -163,9 +163,19 @@ public record ProductState(
     return tins.stream().filter(t -> t.name().equals(name)).findFirst();
   }
 
-  /** Drops that reached a group: its share by volume of those in the whole melt, and its own. */
-  public List<DropsIn> dropsOf(TinGroup group) {
-    double share = pouredMl() <= 0 ? 0 : group.volumeMl() / pouredMl();
+  /**
+   * Drops that reached a group: its share by volume of those in the whole melt, and its own. What
+   * was not poured took its drops with it; only what air was whipped into fills more than it was.
+   *
+   * @param melt what they were stirred into
+   */
+  public List<DropsIn> dropsOf(TinGroup group, Melt melt) {
+    double all = whipping == null ? Math.max(melt.volumeMl(), pouredMl()) : pouredMl();
+    double share = all <= 0 ? 0 : group.volumeMl() / all;
+    return dropsOf(group, share);
+  }
+
+  private List<DropsIn> dropsOf(TinGroup group, double share) {
     List<DropsIn> all = new ArrayList<>();
     for (DropsIn one : drops) {
       add(all, new DropsIn(one.oil(), one.count() * share));

@@ -1,5 +1,6 @@
 package velvetcrock.core.yield;
 
+import java.util.ArrayList;
 import java.util.List;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Range;
@@ -23,16 +24,66 @@ public record Retention(double mlPerG, Range range, int batches) {
    */
   public record Own(Part part, Expression expression, double mlPerG) {}
 
-  /** The expectation for a part and a way of expressing, from all that is known. */
+  /**
+   * The expectation for a part and a way of expressing, from all that is known. Whatever was
+   * learned, squeezing leaves no more behind than dripping, twisting no more than squeezing, and
+   * pressing least: where lessons say otherwise they are pooled, each with the weight of what it
+   * rests on.
+   */
   public static Retention of(Part part, Expression expression, List<Own> experience) {
-    double[] own =
+    List<Pool> pools = new ArrayList<>();
+    Learned own = null;
+    for (Expression each : Expression.values()) {
+      Learned learned = learned(part, each, experience);
+      if (each == expression) {
+        own = learned;
+      }
+      pools.add(new Pool(learned.mean(), Learned.PRIOR_WEIGHT + learned.count(), 1));
+      while (pools.size() > 1 && pools.get(pools.size() - 1).mean > last(pools).mean) {
+        Pool upper = pools.remove(pools.size() - 1);
+        Pool lower = pools.remove(pools.size() - 1);
+        pools.add(lower.with(upper));
+      }
+    }
+    double mean = meanAt(pools, expression.ordinal());
+    double moved = mean - own.mean();
+    return new Retention(
+        mean,
+        new Range(Math.max(0, own.range().low() + moved), Math.max(0, own.range().high() + moved)),
+        own.count());
+  }
+
+  /** Ways that share one expectation. */
+  private record Pool(double mean, double weight, int ways) {
+    Pool with(Pool other) {
+      double both = weight + other.weight;
+      return new Pool((mean * weight + other.mean * other.weight) / both, both, ways + other.ways);
+    }
+  }
+
+  private static Pool last(List<Pool> pools) {
+    return pools.get(pools.size() - 2);
+  }
+
+  private static double meanAt(List<Pool> pools, int way) {
+    int left = way;
+    for (Pool pool : pools) {
+      if (left < pool.ways()) {
+        return pool.mean();
+      }
+      left -= pool.ways();
+    }
+    throw new IllegalArgumentException("No way of expressing has the number " + way + ".");
+  }
+
+  private static Learned learned(Part part, Expression expression, List<Own> experience) {
+    double typical = expression.keptMlPerG();
+    return Learned.of(
+        typical,
+        PRIOR_SPREAD * typical,
         experience.stream()
             .filter(o -> o.part() == part && o.expression() == expression)
             .mapToDouble(Own::mlPerG)
-            .toArray();
-    double typical = expression.keptMlPerG();
-    Learned learned = Learned.of(typical, PRIOR_SPREAD * typical, own);
-    Range range = new Range(Math.max(0, learned.range().low()), learned.range().high());
-    return new Retention(learned.mean(), range, learned.count());
+            .toArray());
   }
 }

@@ -12,6 +12,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.care.Round;
+import velvetcrock.core.care.Task;
+import velvetcrock.core.care.Task.Kind;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Light;
@@ -23,9 +26,6 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task;
-import velvetcrock.core.plan.Task.Kind;
 import velvetcrock.core.yield.Expression;
 
 class BatchLogTest {

@@ -13,6 +13,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
+import velvetcrock.core.care.Round;
+import velvetcrock.core.care.Task;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.PotOnHeat;
@@ -33,8 +35,6 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task;
 import velvetcrock.core.yield.Expression;
 
 /** A batch on the heat: its log, its course, its round. */

@@ -16,6 +16,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.care.Round;
+import velvetcrock.core.care.Task.Kind;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Leaving;
@@ -30,8 +32,6 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task.Kind;
 import velvetcrock.core.yield.Expression;
 
 /** The ways in besides dried herb simply poured over: fresh, through spirit, blended, moved. */

@@ -14,10 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.plan.Hours;
-import velvetcrock.core.plan.Span;
-import velvetcrock.core.plan.Step;
-import velvetcrock.core.plan.Timetable;
+import velvetcrock.core.outlook.Hours;
+import velvetcrock.core.outlook.Span;
+import velvetcrock.core.outlook.Step;
+import velvetcrock.core.outlook.Timetable;
 
 class DiaryTest {
   private static final LocalDateTime NOW = LocalDateTime.of(2026, 11, 2, 9, 0);

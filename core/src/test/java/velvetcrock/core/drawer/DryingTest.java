@@ -14,15 +14,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.care.DryingRound;
+import velvetcrock.core.care.Task;
+import velvetcrock.core.care.Task.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.moisture.DryingCurve.Way;
-import velvetcrock.core.plan.DryingRound;
-import velvetcrock.core.plan.Task;
-import velvetcrock.core.plan.Task.Kind;
 
 class DryingTest {
   private static final Instant BEGUN = Instant.parse("2026-07-01T10:00:00Z");

@@ -27,11 +27,14 @@ class WatchedHeatTest {
   @Test
   void bandsAndCeilingsFollowMethodAndHerb() {
     assertThat(HeatGoal.of(Method.WARM, 100).band()).isEqualTo(new Band(38, 50));
-    assertThat(HeatGoal.of(Method.CROCK, 100).band()).isEqualTo(new Band(50, 75));
+    assertThat(HeatGoal.of(Method.CROCK, 100).band()).isEqualTo(new Band(40, 75));
     assertThat(HeatGoal.of(Method.SIMMER, 100).ceilingC()).isEqualTo(90);
     assertThat(HeatGoal.of(Method.OVEN, 150).ceilingC()).isEqualTo(100);
-    assertThat(HeatGoal.of(Method.CROCK, 60).band()).isEqualTo(new Band(50, 60));
-    assertThat(HeatGoal.of(Method.SIMMER, 60).band()).isEqualTo(new Band(70, 90));
+    assertThat(HeatGoal.of(Method.CROCK, 60).band()).isEqualTo(new Band(40, 60));
+    assertThat(HeatGoal.of(Method.SIMMER, 60).band().highC()).isEqualTo(60);
+    assertThat(HeatGoal.bears(Method.SIMMER, 60)).isFalse();
+    assertThat(HeatGoal.bears(Method.CROCK, 60)).isTrue();
+    assertThat(HeatGoal.of(Method.CROCK, 60).usualC()).isEqualTo(60);
     HeatGoal start = HeatGoal.of(Method.TWO_STAGE, 100);
     assertThat(start.band()).isEqualTo(Band.WARM);
     assertThat(start.earliestHours() * 60).isCloseTo(20, within(1e-9));

@@ -38,6 +38,9 @@ import velvetcrock.core.batch.StoodClear;
 import velvetcrock.core.batch.Strained;
 import velvetcrock.core.batch.Straining;
 import velvetcrock.core.batch.YarrowLog;
+import velvetcrock.core.care.Round;
+import velvetcrock.core.care.Task;
+import velvetcrock.core.care.Task.Kind;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Keeping;
@@ -48,9 +51,6 @@ import velvetcrock.core.keeping.Store.Glass;
 import velvetcrock.core.keeping.Store.Place;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.plan.Round;
-import velvetcrock.core.plan.Task;
-import velvetcrock.core.plan.Task.Kind;
 import velvetcrock.core.yield.Expression;
 
 /** A bottle's legs: moved, opened, half used, smelled at. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,8 +46,9 @@ class HardnessTextTest {
 
   @Test
   void itIsSaidAsARatioAndAsSpoons() {
-    assertThat(TEXT.ratio(20)).isEqualTo("1:4");
-    assertThat(TEXT.ratio(16)).isEqualTo("1:5.3");
+    assertThat(HardnessText.ratio(OptionalDouble.of(Formula.oilPerWax(100, 20)))).isEqualTo("1:4");
+    assertThat(HardnessText.ratio(OptionalDouble.of(Formula.oilPerWax(100, 16))))
+        .isEqualTo("1:5.3");
     assertThat(TEXT.spoons(9.2986)).isEqualTo("about 3 tbsp to a cup");
     HardnessText candelilla =
         new HardnessText(CATALOGUE.wax("candelilla"), CATALOGUE.carrier("olive"), Kitchen.METRIC);

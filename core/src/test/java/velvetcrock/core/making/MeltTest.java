@@ -242,4 +242,22 @@ class MeltTest {
     assertThatThrownBy(() -> Percentages.of(List.of(0.0))).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> Percentages.of(List.of(2.0, -1.0))).isInstanceOf(Refused.class);
   }
+
+  /** Ten of oil to one of wax is 1:10 whatever it is as hard as. */
+  @Test
+  void waxToOilIsWhatIsWeighedInAndNotWhatItIsAsHardAs() {
+    Melt melt =
+        new Melt(
+            List.of(
+                Ingredient.of(CATALOGUE.carrier("olive"), 60, 20),
+                Ingredient.of(CATALOGUE.carrier("cocoa-butter"), 40, 20),
+                Ingredient.of(CATALOGUE.wax("beeswax"), 10)));
+
+    assertThat(melt.oilPerWax()).hasValueCloseTo(10.0, within(1e-9));
+    double as = melt.asHardAsOilPerBeeswax().orElseThrow();
+    assertThat(100 / (1 + as)).isCloseTo(melt.hardness(), within(1e-9));
+    assertThat(as).isLessThan(5);
+    assertThat(new Melt(List.of(Ingredient.of(CATALOGUE.carrier("olive"), 60, 20))).oilPerWax())
+        .isEmpty();
+  }
 }

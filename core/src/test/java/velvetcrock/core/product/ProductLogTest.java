@@ -24,6 +24,7 @@ import velvetcrock.core.log.Entry;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.Drops.Where;
 import velvetcrock.core.making.Extra;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.Formula;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.ProductKind;
@@ -292,8 +293,8 @@ class ProductLogTest {
     RULES.check(state());
 
     ProductState state = state();
-    assertThat(state.dropsOf(state.group("A").orElseThrow())).hasSize(1);
-    assertThat(state.dropsOf(state.group("B").orElseThrow())).isEmpty();
+    assertThat(state.dropsOf(state.group("A").orElseThrow(), state.melt(CATALOGUE))).hasSize(1);
+    assertThat(state.dropsOf(state.group("B").orElseThrow(), state.melt(CATALOGUE))).isEmpty();
   }
 
   @Test
@@ -312,10 +313,36 @@ class ProductLogTest {
             null));
     ProductState state = state();
 
-    assertThat(state.dropsOf(state.group("A").orElseThrow()).get(0).count())
+    assertThat(state.dropsOf(state.group("A").orElseThrow(), state.melt(CATALOGUE)).get(0).count())
         .isCloseTo(14, within(1e-9));
-    assertThat(state.dropsOf(state.group("B").orElseThrow()).get(0).count())
+    assertThat(state.dropsOf(state.group("B").orElseThrow(), state.melt(CATALOGUE)).get(0).count())
         .isCloseTo(10, within(1e-9));
+  }
+
+  /** What stays in the pan keeps its drops: a good product is not refused for pouring less. */
+  @Test
+  void dropsDoNotCrowdIntoTheTinsWhereLessIsPouredThanWasMelted() {
+    begin(
+        ProductKind.SALVE,
+        Where.BODY,
+        List.of(infused(91.3, null), part(PartIn.Kind.WAX, "beeswax", 17.4)),
+        List.of(new DropsIn("lavender", 40)));
+    say(new Poured(List.of(group("A", 30, 2, Where.BODY)), false, null));
+    ProductState state = state();
+    RULES.check(state);
+
+    double melted = state.melt(CATALOGUE).volumeMl();
+    assertThat(state.dropsOf(state.group("A").orElseThrow(), state.melt(CATALOGUE)).get(0).count())
+        .isCloseTo(40 * 60 / melted, within(1e-9));
+  }
+
+  @Test
+  void whatIsLikedInASalveSaysNothingOfABar() {
+    salve();
+    say(new SpoonTested(3.5, 14, null));
+
+    assertThat(RULES.taste(List.of(state()), "beeswax", Firmness.SALVE).count()).isEqualTo(1);
+    assertThat(RULES.taste(List.of(state()), "beeswax", Firmness.LOTION_BAR).count()).isZero();
   }
 
   @Test
@@ -423,11 +450,11 @@ class ProductLogTest {
   void tasteIsLearnedForAWax() {
     salve();
     say(new SpoonTested(1.5, 17.5, null));
-    Learned taste = RULES.taste(List.of(state(), state(), state()), "beeswax");
+    Learned taste = RULES.taste(List.of(state(), state(), state()), "beeswax", Firmness.SALVE);
 
     assertThat(taste.mean()).isCloseTo(1.5, within(1e-9));
     assertThat(taste.count()).isEqualTo(3);
-    assertThat(RULES.taste(List.of(state()), "candelilla").count()).isZero();
+    assertThat(RULES.taste(List.of(state()), "candelilla", Firmness.SALVE).count()).isZero();
   }
 
   @Test

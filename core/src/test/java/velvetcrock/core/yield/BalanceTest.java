@@ -103,7 +103,7 @@ class BalanceTest {
             Expression.SQUEEZE,
             List.of(
                 new Own(Part.FLOWER, Expression.SQUEEZE, 1.1),
-                new Own(Part.FLOWER, Expression.PRESS, 9),
+                new Own(Part.FLOWER, Expression.PRESS, 0.2),
                 new Own(Part.ROOT, Expression.SQUEEZE, 9)));
 
     assertThat(retention.batches()).isEqualTo(1);

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -53,5 +55,33 @@ class StrainerTest {
   void noOilIsRefused() {
     assertThatThrownBy(() -> Strainer.predict(0, yarrow(Cut.CUT), Expression.DRIP))
         .hasMessageContaining("oilMl");
+  }
+
+  /** One odd lesson about squeezing does not make it leave more behind than dripping. */
+  @ParameterizedTest
+  @InstancioSource(samples = 200)
+  void whateverWasLearnedPressingLeavesLeastAndDrippingMost(int a, int b, int c, int count) {
+    List<Retention.Own> odd = new ArrayList<>();
+    for (int i = 0; i < 1 + Math.abs(count % 9); i++) {
+      odd.add(new Retention.Own(Part.LEAF, Expression.DRIP, Math.abs(a % 100) / 20.0));
+      odd.add(new Retention.Own(Part.LEAF, Expression.SQUEEZE, Math.abs(b % 100) / 20.0));
+      odd.add(new Retention.Own(Part.LEAF, Expression.PRESS, Math.abs(c % 100) / 20.0));
+    }
+    double before = Double.MAX_VALUE;
+    for (Expression way : Expression.values()) {
+      Retention retention = Retention.of(Part.LEAF, way, odd);
+      assertThat(retention.mlPerG()).isLessThanOrEqualTo(before + 1e-9);
+      assertThat(retention.range().low()).isLessThanOrEqualTo(retention.mlPerG());
+      before = retention.mlPerG();
+    }
+  }
+
+  @Test
+  void lessonsInOrderAreLeftAsTheyAre() {
+    List<Retention.Own> one = List.of(new Retention.Own(Part.LEAF, Expression.SQUEEZE, 1.9));
+
+    assertThat(Retention.of(Part.LEAF, Expression.SQUEEZE, one).mlPerG())
+        .isCloseTo((3 * 1.5 + 1.9) / 4, within(1e-9));
+    assertThat(Retention.of(Part.LEAF, Expression.DRIP, one).mlPerG()).isCloseTo(2.4, within(1e-9));
   }
 }

@@ -1,0 +1,558 @@
+package velvetcrock.core.outlook;
+
+import static velvetcrock.core.Figures.plain;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import velvetcrock.core.Reckoning;
+import velvetcrock.core.Refused;
+import velvetcrock.core.Standing;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.caution.Situation;
+import velvetcrock.core.charge.ByEye;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.charge.Charge;
+import velvetcrock.core.charge.ChargeOrder;
+import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.extraction.Pull;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.keeping.InfusingLeg;
+import velvetcrock.core.keeping.Keeper;
+import velvetcrock.core.keeping.KeepingOrder;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Method;
+import velvetcrock.core.spirit.EthanolWater;
+import velvetcrock.core.yield.Retention;
+
+/**
+ * Every way to what is wanted, by method and school, worked back from the day: the amounts from
+ * what is wanted through wax, pan, marc and film; the vessels; the steps in the household's hours,
+ * begun as late as can be; and what rules a way out.
+ *
+ * @param needOilMl infused oil that it takes, ml
+ * @param routes those that nothing rules out first, the latest begun in front
+ */
+public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning) {
+  private static final Store STORE =
+      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
+
+  /** What hardens tins where nobody says otherwise. */
+  public static final String HARDENS = "beeswax";
+
+  private static final String TREE_NUT = "tree nut";
+  private static final double SPIRIT_DOSE = 0.5;
+  private static final int RATIO_ROUNDS = 4;
+  private static final double SAME_RATIO = 1e-9;
+  private static final double FOLK_JAR_ML = 1000;
+  private static final double FOLK_JAR_MM = 90;
+  private static final double FOLK_HERB = 2 / 3.0;
+  private static final int HOUR_STEPS = 12;
+  private static final int MOST_STEPS_BACK = 24 * 9;
+
+  /**
+   * What a household has learned.
+   *
+   * @param marcs what its own strainings taught
+   * @param pan how it makes its pots
+   */
+  public record Own(List<Retention.Own> marcs, Want.Pan pan) {
+    /** Copies the list. */
+    public Own {
+      marcs = List.copyOf(marcs);
+    }
+  }
+
+  /**
+   * Looks ahead, with pots as they are usual.
+   *
+   * @param experience what the household's own strainings taught
+   */
+  public static Outlook of(
+      WantOrder order, Catalogue catalogue, Cautions cautions, List<Retention.Own> experience) {
+    Want.Pan usual = Want.Pan.usual(catalogue.wax(HARDENS));
+    return of(order, catalogue, cautions, new Own(experience, usual));
+  }
+
+  /** Looks ahead. */
+  public static Outlook of(WantOrder order, Catalogue catalogue, Cautions cautions, Own own) {
+    return new Looking(order, catalogue, cautions, own).look();
+  }
+
+  /** Whether any way gets there. */
+  public boolean possible() {
+    return routes.stream().anyMatch(Route::fits);
+  }
+
+  /** Of the ways that are only too late, the one that is ready first. */
+  public Optional<Route> soonest() {
+    return routes.stream()
+        .filter(Route::onlyLate)
+        .min(Comparator.comparing(r -> r.timetable().orElseThrow().ready()));
+  }
+
+  /** The route by a method and school. */
+  public Optional<Route> route(Method method, School school) {
+    return routes.stream().filter(r -> r.method() == method && r.school() == school).findFirst();
+  }
+
+  private static final class Looking {
+    private final WantOrder order;
+    private final Catalogue catalogue;
+    private final Cautions cautions;
+    private final List<Retention.Own> experience;
+    private final Want.Pan pan;
+    private final CarrierBlend carriers;
+    private final Charger charger;
+    private final Timetable.Making making;
+    private final LocalDateTime deadline;
+
+    Looking(WantOrder order, Catalogue catalogue, Cautions cautions, Own own) {
+      this.order = order;
+      this.catalogue = catalogue;
+      this.cautions = cautions;
+      this.experience = own.marcs();
+      this.pan = own.pan();
+      this.carriers = order.blend();
+      this.charger = new Charger(catalogue);
+      this.making = Timetable.Making.of(order.want());
+      List<Span> there = order.hours().on(order.by());
+      this.deadline =
+          there.isEmpty()
+              ? order.by().plusDays(1).atStartOfDay()
+              : there.get(there.size() - 1).until();
+    }
+
+    Outlook look() {
+      Reckoning.Writer lines = Reckoning.writer();
+      double need = order.want().oilMl(carriers, pan, lines);
+      List<Route> routes = new ArrayList<>();
+      for (School school : School.values()) {
+        boolean atHand = !order.supply().herbs(school.state()).isEmpty();
+        if (!school.suits(order.herb(), atHand)) {
+          continue;
+        }
+        for (Method method : Method.values()) {
+          if (school.goesWith(method)) {
+            routes.add(route(method, school, need));
+          }
+        }
+      }
+      routes.sort(
+          Comparator.comparing((Route r) -> !r.fits())
+              .thenComparing(r -> r.obstacles().size())
+              .thenComparing(
+                  r -> r.timetable().map(Timetable::begins).orElse(LocalDateTime.MAX),
+                  Comparator.reverseOrder()));
+      routes.stream()
+          .findFirst()
+          .ifPresent(
+              r -> {
+                lines.line(
+                    "Oil to charge",
+                    "so that "
+                        + plain(need)
+                        + " ml come out of the cloth at 1:"
+                        + plain(r.oilPerHerb()),
+                    r.oilMl(),
+                    "ml",
+                    Standing.ESTIMATE);
+                lines.line(
+                    "Herb to charge",
+                    plain(r.oilMl()) + " ml ÷ " + plain(r.oilPerHerb()),
+                    r.herbMassG(),
+                    "g",
+                    Standing.ESTIMATE);
+              });
+      return new Outlook(need, List.copyOf(routes), lines.done());
+    }
+
+    private Route route(Method method, School school, double need) {
+      List<Obstacle> obstacles = new ArrayList<>();
+      HerbPortion herb =
+          HerbPortion.usual(
+              order.herb(), order.part(), school.cut(order.cut()), school.state(), 100);
+      Amounts amounts = amounts(school, herb, need);
+      amounts.vessels(obstacles);
+      ChargeOrder charge = amounts.order();
+      Charge reckoned = charger.reckon(charge);
+
+      double spiritMl =
+          method == Method.SPIRIT
+              ? SPIRIT_DOSE * amounts.herbG() / EthanolWater.density(order.supply().abvPercent())
+              : 0;
+      Supply.Bill herbs = Supply.bill(order.supply().herbs(school.state()), amounts.herbG());
+      Supply.Bill oils = Supply.bill(order.supply().oil(), amounts.oilMl());
+      Supply.Bill spirits =
+          spiritMl > 0 ? Supply.bill(order.supply().spirit(), spiritMl) : Supply.Bill.NOTHING;
+      if (!order.supply().shopping()) {
+        lacks(Obstacle.Kind.LACKS_HERB, herbs, school.state().name(), obstacles);
+        lacks(Obstacle.Kind.LACKS_OIL, oils, "", obstacles);
+        lacks(Obstacle.Kind.LACKS_SPIRIT, spirits, "", obstacles);
+      }
+      appliance(method).ifPresent(obstacles::add);
+
+      Laid laid = laid(method);
+      laid.late().ifPresent(obstacles::add);
+      Infusion infusion = Infusion.of(method, laid.hours(), order.herb().drawing().ceilingC());
+      boolean solid = infusion.trace().coldestC() < carriers.meltedAboveC();
+      double pull =
+          solid
+              ? 0
+              : Pull.of(List.of(infusion.pullLeg()), carriers, herb.cut(), method == Method.SPIRIT)
+                  .pull();
+      List<Caution> due = cautions(method, charge, reckoned, infusion);
+      if (solid) {
+        obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));
+      }
+      if (herb.state() != HerbState.DRIED && !method.heated()) {
+        obstacles.add(Obstacle.of(Obstacle.Kind.WET));
+      }
+      unsafe(due, obstacles);
+
+      InfusingLeg leg = infusion.keepingLeg();
+      LocalDate begun = laid.begins(order.now()).toLocalDate();
+      LocalDate strained = laid.strained(order.now(), laid.hours()).toLocalDate();
+      LocalDate bestBefore = bestBefore(method, herb.state(), begun, strained, leg);
+      if (bestBefore.isBefore(order.by()) && obstacles.isEmpty()) {
+        obstacles.add(new Obstacle(Obstacle.Kind.SPOILS_BEFORE, 0, bestBefore, ""));
+      }
+      return new Route(
+          method,
+          school,
+          herb.state(),
+          herb.cut(),
+          amounts.herbG(),
+          amounts.ratio(),
+          amounts.oilMl(),
+          spiritMl,
+          reckoned.strengthAgainstOneToFive(charge.herbs()),
+          amounts.jars(),
+          laid.hours(),
+          laid.timetable(),
+          begun.plusDays(method.earliestDays()),
+          begun.plusDays(method.latestDays()),
+          pull,
+          leg.spentDays(),
+          bestBefore,
+          herbs.plus(oils).plus(spirits),
+          herbs.missing(),
+          oils.missing(),
+          spirits.missing(),
+          due,
+          obstacles);
+    }
+
+    private static void lacks(
+        Obstacle.Kind kind, Supply.Bill bill, String thing, List<Obstacle> obstacles) {
+      if (bill.missing() > 0) {
+        obstacles.add(new Obstacle(kind, bill.missing(), null, thing));
+      }
+    }
+
+    private Optional<Obstacle> appliance(Method method) {
+      if (!method.heated() && method != Method.TWO_STAGE
+          || order.supply().appliances().stream().anyMatch(a -> a.serves(method))) {
+        return Optional.empty();
+      }
+      String would =
+          Arrays.stream(Appliance.values())
+              .filter(a -> a.serves(method))
+              .map(a -> a.words().toLowerCase(Locale.ROOT))
+              .collect(Collectors.joining(" or "));
+      return Optional.of(Obstacle.of(Obstacle.Kind.NO_APPLIANCE, would));
+    }
+
+    /** What rules it out among the cautions, and the allergy that no caution knows of. */
+    private void unsafe(List<Caution> due, List<Obstacle> obstacles) {
+      if (order.safeFor().contains(SafeFor.NUT_ALLERGY)) {
+        carriers.shares().stream()
+            .map(CarrierBlend.Share::carrier)
+            .filter(c -> c.allergen().equals(TREE_NUT))
+            .forEach(c -> obstacles.add(Obstacle.of(Obstacle.Kind.NUTS, c.name())));
+      }
+      if (order.use() == Use.KITCHEN) {
+        if (!order.herb().edible()) {
+          obstacles.add(Obstacle.of(Obstacle.Kind.NOT_FOR_EATING, order.herb().name()));
+        }
+        carriers.shares().stream()
+            .map(CarrierBlend.Share::carrier)
+            .filter(c -> !c.edible())
+            .forEach(c -> obstacles.add(Obstacle.of(Obstacle.Kind.NOT_FOR_EATING, c.name())));
+      }
+      due.stream()
+          .filter(c -> c.passing() == Caution.Passing.NEVER)
+          .map(Caution::code)
+          .filter(
+              c -> !Set.of("solid-carrier", "not-edible-herb", "not-edible-carrier").contains(c))
+          .forEach(c -> obstacles.add(Obstacle.of(Obstacle.Kind.UNSAFE, c)));
+    }
+
+    private List<Caution> cautions(
+        Method method, ChargeOrder charge, Charge reckoned, Infusion infusion) {
+      Set<Situation.Addition> additions =
+          method == Method.SPIRIT
+              ? Set.of(Situation.Addition.SPIRIT)
+              : Set.<Situation.Addition>of();
+      List<String> codes = new ArrayList<>();
+      for (Purpose purpose : order.purposes()) {
+        cautions
+            .forPlan(
+                new Situation(
+                    charge, reckoned, purpose, infusion.light(), infusion.celsius(), additions))
+            .forEach(c -> codes.add(c.code()));
+      }
+      return cautions.of(codes);
+    }
+
+    private LocalDate bestBefore(
+        Method method, HerbState state, LocalDate begun, LocalDate strained, InfusingLeg leg) {
+      boolean eaten = order.use() == Use.KITCHEN;
+      boolean wet = state != HerbState.DRIED && !method.heated();
+      if (eaten && order.carriers().stream().anyMatch(c -> !c.carrier().edible())) {
+        return strained;
+      }
+      return Keeper.reckon(
+              new KeepingOrder(
+                  begun,
+                  strained,
+                  order.carriers(),
+                  state,
+                  wet,
+                  order.use(),
+                  List.of(leg),
+                  List.of(),
+                  eaten ? STORE.in(Store.Place.FRIDGE) : STORE))
+          .bestBefore();
+    }
+
+    /** How long it draws and its steps, with by how much it is late. */
+    private record Laid(double hours, Optional<Timetable> timetable, Optional<Obstacle> late) {
+      LocalDateTime begins(LocalDateTime now) {
+        return timetable.map(Timetable::begins).orElse(now);
+      }
+
+      LocalDateTime strained(LocalDateTime now, double drawsHours) {
+        return timetable
+            .map(t -> t.inJar().until())
+            .orElse(now.plusHours((long) Math.ceil(drawsHours)));
+      }
+    }
+
+    /** As long as usual; less, down to the earliest, where there is less time. */
+    private Laid laid(Method method) {
+      double usual = method.usualHours();
+      Optional<Timetable> atOnce = from(order.now(), method, usual);
+      if (atOnce.isPresent() && inTime(atOnce.get())) {
+        return new Laid(usual, Optional.of(latest(method, usual, atOnce.get())), Optional.empty());
+      }
+      double shortest = method.earliestHours();
+      Optional<Timetable> soonest = from(order.now(), method, shortest);
+      if (soonest.isEmpty()) {
+        long minutes = Timetable.unbrokenMinutes(method, shortest);
+        return new Laid(
+            shortest,
+            Optional.empty(),
+            Optional.of(Obstacle.of(Obstacle.Kind.NOBODY_THERE, minutes)));
+      }
+      if (!inTime(soonest.get())) {
+        LocalDate ready = soonest.get().ready().toLocalDate();
+        long days = Math.max(1, ChronoUnit.DAYS.between(order.by(), ready));
+        return new Laid(
+            shortest,
+            soonest,
+            Optional.of(new Obstacle(Obstacle.Kind.LATE, days, order.by().plusDays(days), "")));
+      }
+      return shortened(method, shortest, usual, soonest.get());
+    }
+
+    /** The longest that is still in time when begun at once. */
+    private Laid shortened(Method method, double shortest, double usual, Timetable known) {
+      double low = shortest;
+      double high = usual;
+      Timetable best = known;
+      for (int i = 0; i < HOUR_STEPS; i++) {
+        double middle = (low + high) / 2;
+        Optional<Timetable> tried = from(order.now(), method, middle);
+        if (tried.isPresent() && inTime(tried.get())) {
+          low = middle;
+          best = tried.get();
+        } else {
+          high = middle;
+        }
+      }
+      return new Laid(low, Optional.of(best), Optional.empty());
+    }
+
+    /** Begun as late as can be, hour by hour back from the day. */
+    private Timetable latest(Method method, double hours, Timetable atOnce) {
+      long least = (long) Math.ceil(hours) + (method.heated() ? 0 : 1);
+      LocalDateTime begin = deadline.minusHours(least).truncatedTo(ChronoUnit.HOURS);
+      for (int i = 0; i < MOST_STEPS_BACK && begin.isAfter(order.now()); i++) {
+        Optional<Timetable> tried =
+            Timetable.withoutChecks(begin, method, hours, making, order.hours());
+        if (tried.isPresent() && inTime(tried.get())) {
+          return from(begin, method, hours).orElseThrow();
+        }
+        begin = begin.minusHours(1);
+      }
+      return atOnce;
+    }
+
+    private Optional<Timetable> from(LocalDateTime begin, Method method, double hours) {
+      return Timetable.from(begin, method, hours, making, order.hours());
+    }
+
+    private boolean inTime(Timetable timetable) {
+      return !timetable.ready().isAfter(deadline);
+    }
+
+    private Amounts amounts(School school, HerbPortion herb, double need) {
+      OilToCharge back = new OilToCharge(herb, experience);
+      double ratio = ratio(school, herb, Optional.empty());
+      Amounts amounts = new Amounts(herb, ratio, back.ml(need, ratio), need, Optional.empty());
+      for (int i = 0; i < RATIO_ROUNDS; i++) {
+        Amounts held = amounts.withJars();
+        if (held.jars().isEmpty() || !asksTheJar(school)) {
+          return held;
+        }
+        JarChoice.Fill fill = held.jars().get().fills().get(0);
+        double covering =
+            ratio(school, herb.withMassG(held.herbG() * fill.share()), Optional.of(fill.jar()));
+        if (Math.abs(covering - ratio) < SAME_RATIO) {
+          return held;
+        }
+        ratio = covering;
+        amounts = new Amounts(herb, ratio, back.ml(need, ratio), need, held.jars());
+      }
+      return amounts.withJars();
+    }
+
+    /** Whether the ratio is whatever covers in the vessel. */
+    private boolean asksTheJar(School school) {
+      return school != School.BY_EYE
+          && !(school == School.COVERING && order.oilPerHerb().isPresent());
+    }
+
+    private double ratio(School school, HerbPortion herb, Optional<Jar> jar) {
+      if (school == School.COVERING && order.oilPerHerb().isPresent()) {
+        return order.oilPerHerb().getAsDouble();
+      }
+      if (school == School.BY_EYE) {
+        return folkRatio(herb);
+      }
+      return charger.defaultOilPerHerb(
+          new ChargeOrder(
+              List.of(herb),
+              carriers,
+              new Ratio.WeightToVolume(Charger.USUAL_OIL_PER_HERB),
+              jar,
+              ChargeOrder.USUAL_COVER_MM));
+    }
+
+    private double folkRatio(HerbPortion herb) {
+      ByEye eye =
+          ByEye.ofShares(
+              new Jar("folk", "a jar", FOLK_JAR_ML, FOLK_JAR_MM),
+              List.of(new ByEye.Filling(herb.herb(), herb.part(), herb.cut(), herb.state())),
+              ByEye.Packing.LOOSE,
+              FOLK_HERB,
+              Jar.FILL_LINE,
+              catalogue);
+      return eye.oilMl().middle() / eye.herbMassG().middle();
+    }
+
+    /** What is charged, and in what. */
+    private final class Amounts {
+      private final HerbPortion herb;
+      private final double ratio;
+      private final double oilMl;
+      private final double need;
+      private final Optional<JarChoice> jars;
+
+      Amounts(HerbPortion herb, double ratio, double oilMl, double need, Optional<JarChoice> jars) {
+        this.herb = herb;
+        this.ratio = ratio;
+        this.oilMl = oilMl;
+        this.need = need;
+        this.jars = jars;
+      }
+
+      double ratio() {
+        return ratio;
+      }
+
+      double oilMl() {
+        return oilMl;
+      }
+
+      double herbG() {
+        return oilMl / ratio;
+      }
+
+      Optional<JarChoice> jars() {
+        return jars;
+      }
+
+      Amounts withJars() {
+        try {
+          return new Amounts(
+              herb,
+              ratio,
+              oilMl,
+              need,
+              Optional.of(
+                  JarChoice.best(
+                      order.supply().jars(),
+                      (jar, share) -> charger.reckon(order(Optional.of(jar), share)))));
+        } catch (Refused refused) {
+          return new Amounts(herb, ratio, oilMl, need, Optional.empty());
+        }
+      }
+
+      ChargeOrder order() {
+        return jars.map(j -> order(Optional.of(j.jar()), j.fills().get(0).share()))
+            .orElseGet(() -> order(Optional.empty(), 1));
+      }
+
+      private ChargeOrder order(Optional<Jar> jar, double share) {
+        return new ChargeOrder(
+            List.of(herb.withMassG(herbG() * share)),
+            carriers,
+            new Ratio.Oil(oilMl * share),
+            jar,
+            ChargeOrder.USUAL_COVER_MM);
+      }
+
+      /** Notes where the empty vessels do not hold it, with how much they do. */
+      void vessels(List<Obstacle> obstacles) {
+        if (jars.isPresent()) {
+          return;
+        }
+        double room =
+            order.supply().jars().stream()
+                .mapToDouble(f -> f.count() * Jar.FILL_LINE * f.jar().brimMl())
+                .sum();
+        double takesUp = oilMl + herb.withMassG(herbG()).solidsMl();
+        obstacles.add(Obstacle.of(Obstacle.Kind.NO_JAR, need * Math.min(1, room / takesUp)));
+      }
+    }
+  }
+}

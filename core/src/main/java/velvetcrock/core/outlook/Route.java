@@ -1,0 +1,79 @@
+package velvetcrock.core.outlook;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
+
+/**
+ * A way from the drawer to what is wanted, laid into the household's hours.
+ *
+ * @param herbMassG herb to charge, g
+ * @param oilPerHerb w/v ratio, ml/g
+ * @param oilMl oil to charge, ml, so that enough comes out
+ * @param spiritMl spirit to dampen the herb with, ml; 0 by any other method
+ * @param strength against a dried 1:5, which is 1
+ * @param jars the vessels; empty where the empty ones do not hold it
+ * @param hours how long it draws, h; on the heat where it is heated
+ * @param timetable its steps; empty where nobody is at home for long enough
+ * @param strainFrom the first day on which it may be strained
+ * @param strainUntil the day by which it should be strained
+ * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
+ * @param keepingSpentDays keeping spent while it draws, days
+ * @param bestBefore in a cool cupboard in full amber bottles; for eating in the fridge
+ * @param bill what is taken from which lot, what is missing and what it costs
+ * @param herbMissingG herb that the drawer lacks, g
+ * @param oilMissingMl oil that the drawer lacks, ml
+ * @param spiritMissingMl spirit that the drawer lacks, ml
+ * @param obstacles what rules it out; empty if nothing does
+ */
+public record Route(
+    Method method,
+    School school,
+    HerbState state,
+    Cut cut,
+    double herbMassG,
+    double oilPerHerb,
+    double oilMl,
+    double spiritMl,
+    double strength,
+    Optional<JarChoice> jars,
+    double hours,
+    Optional<Timetable> timetable,
+    LocalDate strainFrom,
+    LocalDate strainUntil,
+    double pull,
+    double keepingSpentDays,
+    LocalDate bestBefore,
+    Supply.Bill bill,
+    double herbMissingG,
+    double oilMissingMl,
+    double spiritMissingMl,
+    List<Caution> cautions,
+    List<Obstacle> obstacles) {
+
+  /** Copies. */
+  public Route {
+    cautions = List.copyOf(cautions);
+    obstacles = List.copyOf(obstacles);
+  }
+
+  /** Whether nothing rules it out. */
+  public boolean fits() {
+    return obstacles.isEmpty();
+  }
+
+  /** What rules it out of a kind. */
+  public Optional<Obstacle> obstacle(Obstacle.Kind kind) {
+    return obstacles.stream().filter(o -> o.kind() == kind).findFirst();
+  }
+
+  /** Whether all that is wrong with it is that it comes too late. */
+  public boolean onlyLate() {
+    return obstacles.size() == 1 && obstacles.get(0).kind() == Obstacle.Kind.LATE;
+  }
+}

@@ -1,0 +1,36 @@
+package velvetcrock.core.outlook;
+
+import java.time.LocalDate;
+import java.util.List;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.materia.Method;
+
+/**
+ * One way to what is wanted.
+ *
+ * @param herbMassG herb to be charged, g
+ * @param oilMl oil to be charged, ml, so that enough comes out
+ * @param startOn the latest day to begin, or today if that has passed
+ * @param readyOn the day it can be bottled
+ * @param inTime whether that is by the day wanted
+ * @param hours how long it draws, h
+ * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
+ * @param keepingSpentDays keeping spent while it draws, days at 20 °C in the dark
+ * @param bestBefore stored in a cool cupboard in full amber bottles
+ * @param handsOnMinutes work in all, min
+ * @param checks how often somebody has to look, shake or measure
+ */
+public record Way(
+    Method method,
+    double herbMassG,
+    double oilMl,
+    LocalDate startOn,
+    LocalDate readyOn,
+    boolean inTime,
+    double hours,
+    double pull,
+    double keepingSpentDays,
+    LocalDate bestBefore,
+    int handsOnMinutes,
+    int checks,
+    List<Caution> cautions) {}
