@@ -45,6 +45,9 @@ class OneConnectionTest {
                 "--velvetcrock.demo-probes=false",
                 "--spring.datasource.url=" + own,
                 "--spring.datasource.password=" + password,
+                "--spring.flyway.url=" + own,
+                "--spring.flyway.user=velvetcrock",
+                "--spring.flyway.password=" + password,
                 "--spring.datasource.hikari.maximum-pool-size=1",
                 "--spring.datasource.hikari.connection-timeout=4000",
                 "--spring.main.banner-mode=off")) {

@@ -83,7 +83,7 @@ class ProductsJsonTest extends ProductHouse {
   }
 
   @Test
-  void percentsAddToAHundredAndDropsOfTheTinsToThoseOfTheMelt() throws Exception {
+  void percentsAddToAHundredAndTinsHaveTheirShareOfTheMeltsDrops() throws Exception {
     String product = json("/api/v1/products/" + poured(bottled(40)).code());
 
     List<Double> percents = JsonPath.read(product, "$.parts[*].percent");
@@ -91,8 +91,12 @@ class ProductsJsonTest extends ProductHouse {
         .isCloseTo(100.0, org.assertj.core.api.Assertions.within(1e-9));
     List<Double> drops = JsonPath.read(product, "$.tins[*].drops[0].count");
     assertThat(drops).hasSize(3);
+    List<Double> ml = JsonPath.read(product, "$.tins[*].ml");
+    double poured = ml.stream().mapToDouble(Double::doubleValue).sum();
+    double melted = JsonPath.<Double>read(product, "$.volumeMl");
+    assertThat(poured).isLessThan(melted);
     assertThat(drops.stream().mapToDouble(Double::doubleValue).sum())
-        .isCloseTo(12, org.assertj.core.api.Assertions.within(1e-9));
+        .isCloseTo(12 * poured / melted, org.assertj.core.api.Assertions.within(1e-9));
   }
 
   @Test

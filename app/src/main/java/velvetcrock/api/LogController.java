@@ -84,13 +84,13 @@ class LogController {
       @Nullable LocalDate usual,
       @Nullable LocalDate latest,
       WindowOut window,
-      @Nullable BatchState state,
+      @Nullable BatchStateOut state,
       @Nullable List<BottleOut> bottles) {
 
     static BatchOut of(
         BatchRecord batch,
         Window window,
-        @Nullable BatchState whole,
+        @Nullable BatchStateOut whole,
         @Nullable List<BottleOut> bottles) {
       BatchState state = batch.state();
       return new BatchOut(
@@ -184,6 +184,9 @@ class LogController {
   /** What became of readings. */
   record ReadingsOut(int accepted, int repeated, List<Rejected> rejected) {}
 
+  /** A reading with the line that it came from. */
+  private record Line(int number, Reading reading) {}
+
   /** A reading that cannot be taken. */
   record Rejected(int line, String why) {}
 
@@ -206,7 +209,10 @@ class LogController {
   @Operation(summary = "A batch with the state that its log folds to.")
   BatchOut batch(@PathVariable String code) {
     BatchRecord batch = batches.find(code);
-    return out(batch, batch.state(), book.of(batch).stream().map(BottleOut::of).toList());
+    return out(
+        batch,
+        BatchStateOut.of(batch.state()),
+        book.of(batch).stream().map(BottleOut::of).toList());
   }
 
   @GetMapping("/{code}/entries")
@@ -237,7 +243,7 @@ class LogController {
   @Operation(summary = "Adds temperatures: [{at, celsius}].")
   ReadingsOut readings(@PathVariable String code, @RequestBody List<Map<String, Object>> sent) {
     BatchRecord batch = batches.find(code);
-    List<Reading> good = new ArrayList<>();
+    List<Line> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
     for (int i = 0; i < sent.size(); i++) {
       take(i + 1, sent.get(i), good, rejected);
@@ -260,7 +266,7 @@ class LogController {
     if (csv.length > MOST_BYTES) {
       throw new Refused("file", "At most 64 MB at once. Larger files go through the stove’s page.");
     }
-    List<Reading> good = new ArrayList<>();
+    List<Line> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
     LoggerFile file = LoggerFile.of(new ByteArrayInputStream(csv));
     file.read(
@@ -269,7 +275,7 @@ class LogController {
         new LoggerFile.Sink() {
           @Override
           public void reading(long line, Reading reading) {
-            good.add(reading);
+            good.add(new Line((int) line, reading));
           }
 
           @Override
@@ -281,7 +287,7 @@ class LogController {
   }
 
   private BatchOut out(
-      BatchRecord batch, @Nullable BatchState whole, @Nullable List<BottleOut> bottles) {
+      BatchRecord batch, @Nullable BatchStateOut whole, @Nullable List<BottleOut> bottles) {
     Window window =
         new BatchReckoning(catalogues.current(), batch.state()).window(households.current().zone());
     return BatchOut.of(batch, window, whole, bottles);
@@ -296,7 +302,7 @@ class LogController {
   }
 
   private static void take(
-      int line, Map<String, Object> sent, List<Reading> good, List<Rejected> rejected) {
+      int line, Map<String, Object> sent, List<Line> good, List<Rejected> rejected) {
     String at = String.valueOf(sent.get("at"));
     String temperature = String.valueOf(sent.get("celsius"));
     try {
@@ -307,7 +313,7 @@ class LogController {
                 line, "A temperature is between −60 and 400 °C; " + temperature + " was read."));
         return;
       }
-      good.add(new Reading(OffsetDateTime.parse(at).toInstant(), celsius));
+      good.add(new Line(line, new Reading(OffsetDateTime.parse(at).toInstant(), celsius)));
     } catch (NumberFormatException e) {
       rejected.add(new Rejected(line, "“" + temperature + "” is not a temperature."));
     } catch (DateTimeException e) {
@@ -317,9 +323,17 @@ class LogController {
     }
   }
 
-  private ReadingsOut add(BatchRecord batch, List<Reading> good, List<Rejected> rejected) {
-    int accepted = readings.add(batch, good);
-    return new ReadingsOut(accepted, good.size() - accepted, rejected);
+  private ReadingsOut add(BatchRecord batch, List<Line> good, List<Rejected> rejected) {
+    List<Reading> since = new ArrayList<>();
+    for (Line line : good) {
+      if (readings.beforeCharging(batch, line.reading().at())) {
+        rejected.add(new Rejected(line.number(), BatchReadings.tooEarly(batch)));
+      } else {
+        since.add(line.reading());
+      }
+    }
+    int accepted = readings.add(batch, since);
+    return new ReadingsOut(accepted, since.size() - accepted, rejected);
   }
 
   private static ResponseEntity<Written> answer(Written written) {

@@ -12,8 +12,10 @@ import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.batch.Charged;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 
 /**
@@ -25,16 +27,19 @@ public class BatchReadings {
   private final ReadingStore store;
   private final Batches batches;
   private final CurrentHousehold current;
+  private final Households households;
   private final ApplicationEventPublisher events;
 
   BatchReadings(
       ReadingStore store,
       Batches batches,
       CurrentHousehold current,
+      Households households,
       ApplicationEventPublisher events) {
     this.store = store;
     this.batches = batches;
     this.current = current;
+    this.households = households;
     this.events = events;
   }
 
@@ -56,6 +61,17 @@ public class BatchReadings {
       changed(batch, added);
     }
     return added.size();
+  }
+
+  /** Whether a moment lies before a batch was charged, when nobody can have read its oil. */
+  public boolean beforeCharging(BatchRecord batch, Instant at) {
+    Charged charge = batch.state().charge();
+    return at.isBefore(charge.earliest(at, households.current().zone()));
+  }
+
+  /** Says so. */
+  public static String tooEarly(BatchRecord batch) {
+    return "That was before the jar was charged on " + batch.state().charge().chargedOn() + ".";
   }
 
   /** All of a batch, in order. */

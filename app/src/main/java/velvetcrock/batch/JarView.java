@@ -1,7 +1,6 @@
 package velvetcrock.batch;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BatchState.Status;
 import velvetcrock.core.batch.HerbIn;
@@ -49,8 +48,7 @@ public record JarView(
     BatchState state = batch.state();
     BatchReckoning reckoning = new BatchReckoning(catalogue, state);
     String names = reckoning.herbNames();
-    String botanical =
-        reckoning.herbsByWeight().stream().map(Herb::botanical).collect(Collectors.joining(", "));
+    String botanical = reckoning.botanicalNames();
     String oil = reckoning.carriers().names();
     Window window = reckoning.window(fmt.zone());
     Window.Served served = reckoning.served(batch.readHours(), fmt.now());
@@ -147,7 +145,8 @@ public record JarView(
   private static Standing toGo(Window window, Window.Served served, boolean on, Formats fmt) {
     double left = window.earliest() - window.at(fmt.today(), served);
     if (!window.byHours()) {
-      return new Standing(fmt.days(Math.round(left)) + " to go", "resting");
+      return new Standing(
+          (on ? "on the heat, " : "") + fmt.days(Math.round(left)) + " to go", "resting");
     }
     return new Standing(
         (on ? "on the heat, " : "off the heat, ") + fmt.time(left) + " to go",
@@ -191,7 +190,7 @@ public record JarView(
             && state.charge().manner().read().stream().noneMatch("fresh-cold"::equals);
     boolean rests = state.status() == Status.RESTING;
     boolean dry = Boolean.FALSE.equals(state.seen().covered());
-    double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.oilMm();
+    double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.standingOilMm();
     double drawn = Math.max(0, Math.min(1, window.at(fmt.today(), served) / window.usual()));
     boolean round =
         first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
@@ -211,7 +210,7 @@ public record JarView(
         new JarDrawing.Of(
             "jar-" + batch.code(),
             strained ? 0 : levels.bedMm(),
-            strained ? levels.oilMm() * 0.8 : oilMm,
+            strained ? levels.standingOilMm() * 0.8 : oilMm,
             levels.brimMm(),
             state.vessel().innerDiameterMm(),
             state.vessel().shape(),

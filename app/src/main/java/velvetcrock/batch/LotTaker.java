@@ -1,5 +1,7 @@
 package velvetcrock.batch;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -18,6 +20,7 @@ import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.drawer.Drawer;
+import velvetcrock.kitchen.Households;
 
 /**
  * Takes from the drawer what goes into a jar, where it comes from a lot. It never refuses for want
@@ -27,10 +30,12 @@ import velvetcrock.drawer.Drawer;
 class LotTaker {
   private final Drawer drawer;
   private final BatchLotRepository batchLots;
+  private final Households households;
 
-  LotTaker(Drawer drawer, BatchLotRepository batchLots) {
+  LotTaker(Drawer drawer, BatchLotRepository batchLots, Households households) {
     this.drawer = drawer;
     this.batchLots = batchLots;
+    this.households = households;
   }
 
   /** Keeps beside a batch which lots went into it. */
@@ -46,6 +51,7 @@ class LotTaker {
     for (int i = 0; i < charged.herbs().size(); i++) {
       HerbIn herb = charged.herbs().get(i);
       check(herb.lot(), Kind.HERB, herb.herb(), "herbs[" + i + "].lot", problems);
+      ready(herb.lot(), charged.chargedOn(), problems);
     }
     for (int i = 0; i < charged.carriers().size(); i++) {
       OilIn oil = charged.carriers().get(i);
@@ -55,6 +61,25 @@ class LotTaker {
     if (spirit != null) {
       check(spirit.lot(), Kind.SPIRIT, "", "manner.spirit.lot", problems);
     }
+  }
+
+  /** Refuses to charge a herb before it was gathered, or before it was dry. */
+  private void ready(@Nullable UUID lot, LocalDate chargedOn, Problems problems) {
+    if (lot == null) {
+      return;
+    }
+    ZoneId zone = households.current().zone();
+    drawer
+        .find(lot)
+        .flatMap(l -> l.lot().harvestedOn())
+        .filter(chargedOn::isBefore)
+        .ifPresent(
+            on -> problems.add("chargedOn", "This lot was gathered on " + on + ", after that."));
+    drawer
+        .putAwayAt(lot)
+        .map(at -> at.atZone(zone).toLocalDate())
+        .filter(chargedOn::isBefore)
+        .ifPresent(on -> problems.add("chargedOn", "This lot was dry on " + on + ", after that."));
   }
 
   private void check(@Nullable UUID lot, Kind kind, String thing, String field, Problems problems) {

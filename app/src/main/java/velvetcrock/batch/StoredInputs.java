@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -131,13 +132,17 @@ final class StoredInputs {
     }
   }
 
-  record StrainingData(boolean secondPass, boolean fineFilter, boolean settles) {
+  record StrainingData(
+      boolean secondPass,
+      boolean fineFilter,
+      boolean settles,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Boolean sure) {
     static StrainingData of(Straining v) {
-      return new StrainingData(v.secondPass(), v.fineFilter(), v.settles());
+      return new StrainingData(v.secondPass(), v.fineFilter(), v.settles(), v.sure() ? true : null);
     }
 
     Straining value() {
-      return new Straining(secondPass, fineFilter, settles);
+      return new Straining(secondPass, fineFilter, settles, Boolean.TRUE.equals(sure));
     }
   }
 

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param fine set when it went through a fine filter
  * @param settles set when it stands overnight
  * @param marc what the marc weighs
+ * @param sure set when more than went in was measured and is meant
  * @param key names the straining
  */
 record StrainForm(
@@ -22,8 +23,9 @@ record StrainForm(
     @Nullable String fine,
     @Nullable String settles,
     @Nullable String marc,
+    @Nullable String sure,
     @Nullable String key) {
   static StrainForm empty() {
-    return new StrainForm(null, null, null, null, null, null, null, null, null, null);
+    return new StrainForm(null, null, null, null, null, null, null, null, null, null, null);
   }
 }

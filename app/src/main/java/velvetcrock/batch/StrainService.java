@@ -89,7 +89,11 @@ class StrainService {
             Typed.text(form.amount()),
             expression,
             reckoning.yield(expression).rangeMl(),
-            new Straining(form.second() != null, form.fine() != null, form.settles() != null));
+            new Straining(
+                form.second() != null,
+                form.fine() != null,
+                form.settles() != null,
+                form.sure() != null));
     Instant at = on == null ? null : moment(on, house);
     String key = Optional.ofNullable(form.key()).orElse("");
     Written written = batches.append(batch.code(), event, at, null, key);

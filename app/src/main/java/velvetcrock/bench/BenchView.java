@@ -26,6 +26,8 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.outlook.Comparison;
+import velvetcrock.core.yield.Expression;
+import velvetcrock.core.yield.Strainer;
 import velvetcrock.drawer.LotWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
@@ -279,14 +281,14 @@ record BenchView(
             + " up to "
             + fmt.mm(levels.bedMm())
             + " and oil up to "
-            + fmt.mm(levels.oilMm())
+            + fmt.mm(levels.standingOilMm())
             + " of "
             + fmt.mm(levels.brimMm());
     return JarDrawing.of(
         new JarDrawing.Of(
             "bench",
             levels.bedMm(),
-            levels.oilMm(),
+            levels.standingOilMm(),
             levels.brimMm(),
             plan.jar().innerDiameterMm(),
             plan.jar().shape(),
@@ -303,9 +305,10 @@ record BenchView(
     List<Mark> marks = new ArrayList<>();
     double frame = levels.brimMm() + 19.2;
     boolean swells = charge.topUpMl() >= 1;
-    boolean over = levels.bedMm() > levels.oilMm();
+    boolean over = levels.bedMm() > levels.standingOilMm();
     int bedAt = percent((16 + levels.brimMm() - Math.min(levels.bedMm(), levels.brimMm())) / frame);
-    int oilAt = percent((16 + levels.brimMm() - Math.min(levels.oilMm(), levels.brimMm())) / frame);
+    int oilAt =
+        percent((16 + levels.brimMm() - Math.min(levels.standingOilMm(), levels.brimMm())) / frame);
     if (Math.abs(bedAt - oilAt) < 14) {
       int middle = (bedAt + oilAt) / 2;
       bedAt = over ? middle - 7 : middle + 7;
@@ -364,7 +367,7 @@ record BenchView(
             "Comes out",
             "about " + fmt.ml(plan.yield().yieldMl()),
             fmt.ml(plan.yield().rangeMl())
-                + (plan.wish().portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
+                + (Strainer.usually(plan.wish().portions()) == Expression.SQUEEZE
                     ? ", squeezed by hand"
                     : ", left to drip")
                 + (plan.learnedFrom() == 0

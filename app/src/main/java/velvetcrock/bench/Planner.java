@@ -29,7 +29,6 @@ import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.outlook.Comparison;
@@ -93,7 +92,7 @@ class Planner {
                 () ->
                     JarChoice.best(
                         bench.jars().stream().map(JarAtHand::free).toList(),
-                        (jar, share) -> reckon(stands(order(wish, jar, share), wish))));
+                        (jar, share) -> withSpirit(stands(order(wish, jar, share), wish), wish)));
     Jar jar = choice.jar();
     double share = choice.fills().get(0).share();
     ChargeOrder asked = Typed.at("ratio", () -> order(wish, jar, share));
@@ -101,10 +100,7 @@ class Planner {
     Charge charge = reckon(order);
     boolean ratioChosen = wish.ratio() != null || wish.ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
-    Expression expression =
-        wish.portions().stream().allMatch(h -> h.state() == HerbState.DRIED)
-            ? Expression.SQUEEZE
-            : Expression.DRIP;
+    Expression expression = Strainer.usually(order.herbs());
     List<Retention.Own> own = experience.own();
     Yield yield = Strainer.predict(charge.oilMl(), order.herbs(), expression, own);
     Optional<SpiritStep> spirit = spirit(wish, order, charge);
@@ -206,6 +202,16 @@ class Planner {
                     .filter(jar -> jar.innerDiameterMm() <= way.innerDiameterMm())
                     .filter(jar -> reckon(order.withJar(jar)).levels().orElseThrow().fits())
                     .findFirst());
+  }
+
+  /**
+   * What a vessel has to hold at its fullest: oil, and the spirit that is in the herb before it.
+   */
+  private Charge withSpirit(ChargeOrder order, Wish wish) {
+    Charge charge = reckon(order);
+    return spirit(wish, order, charge)
+        .map(step -> reckon(order.withRatio(new Ratio.Oil(charge.oilMl() + step.spiritMl()))))
+        .orElse(charge);
   }
 
   private static Optional<SpiritStep> spirit(Wish wish, ChargeOrder order, Charge charge) {

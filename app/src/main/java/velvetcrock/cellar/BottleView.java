@@ -12,6 +12,7 @@ import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.care.Care;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Keeping.Change;
@@ -78,7 +79,6 @@ record BottleView(
     KeepingRange keeping = known.keeping();
     Keeping early = keeping.early();
     var charge = record.batch().state().charge();
-    var herb = catalogue.herb(charge.herbs().get(0).herb());
     var filled = record.bottle().filled();
     BottleState state = record.bottle();
     return new BottleView(
@@ -86,7 +86,7 @@ record BottleView(
         record.batch().code(),
         record.bottle().letter(),
         CellarView.herbs(record, catalogue),
-        herb.botanical(),
+        botanical(record, catalogue),
         fmt.ml(record.bottle().leftMl()) + " of " + fmt.ml(filled.ml()) + " left",
         keeping.exact()
             ? fmt.fullDate(early.bestBefore())
@@ -107,6 +107,10 @@ record BottleView(
         checked(state, fmt),
         cautions.forKeeping(early, charge.use()),
         early.reckoning());
+  }
+
+  private static String botanical(BottleRecord record, Catalogue catalogue) {
+    return new BatchReckoning(catalogue, record.batch().state()).botanicalNames();
   }
 
   private static String stored(BottleState state, Formats fmt) {
@@ -135,10 +139,9 @@ record BottleView(
     if (known.record().bottle().goneAt() != null) {
       return "";
     }
-    LocalDate near = known.record().bestBefore().minusDays(Care.SMELLED_FROM_DAYS);
-    LocalDate own = known.smellFrom();
-    boolean sooner = own != null && own.isBefore(near);
-    String from = "Smell at it from " + fmt.date(sooner ? own : near) + ", every second week.";
+    LocalDate filled = fmt.date(known.record().bottle().filledAt());
+    LocalDate day = Care.smelledFrom(known.record().bestBefore(), known.smellFrom(), filled);
+    String from = "Smell at it from " + fmt.date(day) + ", every second week.";
     return known.own() == null
         ? from
         : from + " Of yours in this oil and place, " + CellarView.taught(known.own(), fmt) + ".";

@@ -212,6 +212,12 @@ public class Drawer {
     return id;
   }
 
+  /** When a lot was put away from a load that dried; empty for any other. */
+  @Transactional(readOnly = true)
+  public Optional<Instant> putAwayAt(UUID lot) {
+    return log.last("put-away", "lot", lot.toString());
+  }
+
   /** The lot that was put into the drawer under a key, if one was. */
   @Transactional(readOnly = true)
   public Optional<UUID> addedUnder(String key) {

@@ -54,7 +54,7 @@ record DrawerView(List<Load> loads, long more, List<Chest> chests) {
               ? "Crumbles: dry"
               : drying.waterNow() <= Drying.DRY
                   ? "Should be dry: bend a stem"
-                  : fmt.percent(drying.waterNow()) + " water, dry in " + left(dry, hours, fmt);
+                  : fmt.percent(drying.waterNow()) + " water, " + left(dry, hours, fmt);
       return new Load(
           record.id(),
           catalogue.herb(drying.begun().herb()).name(),
@@ -71,8 +71,11 @@ record DrawerView(List<Load> loads, long more, List<Chest> chests) {
     }
 
     private static String left(Range dry, double hours, Formats fmt) {
+      if (hours >= dry.high()) {
+        return "should be dry by now: bend a stem";
+      }
       Range left = new Range(dry.low() - hours, dry.high() - hours).atLeast(0);
-      return left.high() < 1 ? "about an hour: bend a stem" : fmt.hours(left);
+      return left.high() < 1 ? "dry in about an hour: bend a stem" : "dry in " + fmt.hours(left);
     }
 
     private static String way(Drying drying) {

@@ -47,7 +47,7 @@ record DryingView(
     return new DryingView(
         DrawerView.Load.of(record, catalogue, fmt, now),
         catalogue.herb(drying.begun().herb()).botanical(),
-        facts(drying, fmt),
+        facts(drying, fmt, now),
         advice(drying, fmt),
         drying.standing(),
         crisp,
@@ -56,7 +56,7 @@ record DryingView(
         lines(log, fmt));
   }
 
-  private static List<LotView.Fact> facts(Drying drying, Formats fmt) {
+  private static List<LotView.Fact> facts(Drying drying, Formats fmt, Instant now) {
     List<LotView.Fact> facts = new ArrayList<>();
     Range dry = drying.dryAtHours();
     facts.add(new LotView.Fact("Weighs now", fmt.g(drying.massG())));
@@ -71,7 +71,9 @@ record DryingView(
     facts.add(
         new LotView.Fact(
             "Should be dry",
-            fmt.dates(fmt.date(at(drying, dry.low())), fmt.date(at(drying, dry.high())))));
+            drying.hoursAt(now) >= dry.high()
+                ? "by now, since " + fmt.date(fmt.date(at(drying, dry.high())))
+                : fmt.dates(fmt.date(at(drying, dry.low())), fmt.date(at(drying, dry.high())))));
     return facts;
   }
 

@@ -1,8 +1,10 @@
 package velvetcrock.ledger;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 /** All lines of all logs. */
@@ -12,4 +14,9 @@ interface EntryRows extends Repository<EntryRow, UUID> {
   Optional<EntryRow> findByIdempotencyKey(String key);
 
   Optional<EntryRow> findById(UUID id);
+
+  @Query(
+      "select max(e.happenedAt) from EntryRow e where e.kind = :kind"
+          + " and cast(function('jsonb_extract_path_text', e.data, :field) as string) = :value")
+  Optional<Instant> last(String kind, String field, String value);
 }

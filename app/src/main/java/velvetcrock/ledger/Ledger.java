@@ -148,6 +148,11 @@ public class Ledger {
         .toList();
   }
 
+  /** When an entry of a kind last told of something by a name in its data; empty if none did. */
+  public Optional<Instant> last(String kind, String field, String value) {
+    return rows.last(kind, field, value);
+  }
+
   /** The key under which an entry was written; empty if there is no such entry. */
   public String keyOf(UUID entryId) {
     return rows.findById(entryId).map(EntryRow::key).orElse("");

@@ -17,7 +17,6 @@ import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -112,9 +111,7 @@ class LabelWriter {
 
   /** Botanical names, the heaviest herb first. */
   static String botanical(BatchReckoning reckoning) {
-    return reckoning.herbsByWeight().stream()
-        .map(Herb::botanical)
-        .collect(Collectors.joining(", "));
+    return reckoning.botanicalNames();
   }
 
   /** How the herb went in: {@code dried, cut}. */

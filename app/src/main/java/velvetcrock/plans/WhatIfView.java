@@ -55,12 +55,12 @@ record WhatIfView(
 
   static WhatIfView of(Tried tried, List<Tried> pins, Formats fmt) {
     double most =
-        tried.result().curve().stream().mapToDouble(WhatIf.Point::leftDays).max().orElse(1);
+        tried.result().curve().stream().mapToDouble(WhatIf.Point::keepsDays).max().orElse(1);
     for (Tried pin : pins) {
       most =
           Math.max(
               most,
-              pin.result().curve().stream().mapToDouble(WhatIf.Point::leftDays).max().orElse(1));
+              pin.result().curve().stream().mapToDouble(WhatIf.Point::keepsDays).max().orElse(1));
     }
     double top = Math.max(MONTH, Math.ceil(most / MONTH) * MONTH);
     List<Curves> pinned = new ArrayList<>();
@@ -131,11 +131,11 @@ record WhatIfView(
         "pulls " + fmt.percent(at.pull()) + ", keeps " + fmt.days(at.keepsDays()),
         colour,
         path(curve, WhatIfView::timeX, p -> y(p.pull(), 1)),
-        path(curve, WhatIfView::timeX, p -> y(p.leftDays(), top)),
-        path(curve, p -> p.pull() * WIDTH, p -> y(p.leftDays(), top)),
+        path(curve, WhatIfView::timeX, p -> y(p.keepsDays(), top)),
+        path(curve, p -> p.pull() * WIDTH, p -> y(p.keepsDays(), top)),
         new Dot(timeX(at), y(at.pull(), 1)),
-        new Dot(timeX(at), y(at.leftDays(), top)),
-        new Dot(at.pull() * WIDTH, y(at.leftDays(), top)));
+        new Dot(timeX(at), y(at.keepsDays(), top)),
+        new Dot(at.pull() * WIDTH, y(at.keepsDays(), top)));
   }
 
   /** Where an hour lies on the logarithmic axis, px. */

@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -197,7 +199,11 @@ class Imports {
     try {
       int number = imports.findById(id).orElseThrow().number();
       BatchReadings.Loaded loaded =
-          readings.load(batch, number, sink -> feed(file, choices, far, bad, sink));
+          readings.load(
+              batch,
+              number,
+              sink ->
+                  feed(file, choices, far, bad, at -> readings.beforeCharging(batch, at), sink));
       transactions.executeWithoutResult(
           status -> {
             keepRejected(id, bad.kept);
@@ -230,6 +236,7 @@ class Imports {
       LoggerFile.Choices choices,
       Progress far,
       Rejections bad,
+      Predicate<Instant> tooEarly,
       Consumer<Reading> sink) {
     long[] good = {0};
     try (InputStream in =
@@ -242,6 +249,10 @@ class Imports {
                 @Override
                 public void reading(long line, Reading reading) {
                   far.lines++;
+                  if (tooEarly.test(reading.at())) {
+                    bad.add(line, "That was before the jar was charged.");
+                    return;
+                  }
                   good[0]++;
                   sink.accept(reading);
                 }

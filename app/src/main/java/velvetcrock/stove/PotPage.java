@@ -71,7 +71,10 @@ record PotPage(
         facts,
         List.copyOf(excursions),
         words,
-        statistics.map(HeatStatistics::reckoning).orElse(null),
+        statistics
+            .filter(s -> heat.assumed().isEmpty())
+            .map(HeatStatistics::reckoning)
+            .orElse(null),
         heat.pull(now).reckoning());
   }
 

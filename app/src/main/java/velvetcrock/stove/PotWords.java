@@ -129,7 +129,9 @@ final class PotWords {
         percent(goal.usualHours()),
         topUp.map(Instant::toEpochMilli).orElse(0L),
         bathWords,
-        bathLow && !stop ? "Top up the bath with hot water. " + mood.say() : mood.say(),
+        bathLow && !stop
+            ? "Top up the bath with hot water." + (mood.alarm() ? " " + mood.say() : "")
+            : mood.say(),
         mood.alarm() || stop || bathLow,
         last.map(r -> r.at().toEpochMilli()).orElse(0L),
         last.map(r -> fmt.inDegrees(r.celsius())).orElse(null),

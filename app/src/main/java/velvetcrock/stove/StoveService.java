@@ -151,6 +151,9 @@ class StoveService {
     if (when.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
       throw new Refused("happened", "That has not happened yet.");
     }
+    if (readings.beforeCharging(batch, when)) {
+      throw new Refused("happened", BatchReadings.tooEarly(batch));
+    }
     int added = readings.add(batch, List.of(new Reading(when, form.celsius())));
     return added == 1 ? "Read and noted." : "There is a reading of that time already.";
   }

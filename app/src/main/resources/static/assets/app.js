@@ -151,7 +151,7 @@
   });
   document.addEventListener("htmx:afterSettle", compare);
 
-  // At the pots: a timer for a step, and drops counted by a tap of whatever part of the hand is clean.
+  // At the products: a timer for a step, and drops counted by a tap of whatever part of the hand is clean.
   document.addEventListener("click", (event) => {
     const timer = event.target.closest("[data-start-timer]");
     if (timer) {

@@ -18,6 +18,9 @@ public final class BatchLog {
   /** More than this share of what went in cannot come out, however wet the herb. */
   private static final double MOST_OUT_OF_IN = 1.25;
 
+  /** A measuring jug is read within this. */
+  private static final double MEASURING = 1.02;
+
   /** Less than this is none, ml. */
   private static final double EMPTY_ML = 5;
 
@@ -141,6 +144,13 @@ public final class BatchLog {
         "More came out than went in: at most about "
             + Math.round(mostMl)
             + " ml can. Check number and unit.");
+    require(
+        event.oilMl() <= (inMl.high() + jar.toppedUpMl()) * MEASURING || event.how().sure(),
+        "amount",
+        "That is more than the "
+            + Math.round(inMl.high() + jar.toppedUpMl())
+            + " ml that went in. Measure again; if it is so, water has come with the oil: say that"
+            + " you are sure.");
     heat.end(at);
     straining.strained(event, at);
   }

@@ -56,6 +56,11 @@ public record BottleState(
         : List.of(full, new Stay(halfAt, full.store().at(Store.Fill.HALF), full.sizeMl(), true));
   }
 
+  /** When it was filled. */
+  public Instant filledAt() {
+    return stays.get(0).from();
+  }
+
   /** Freshly filled. */
   public static BottleState filled(BottleIn bottle, Instant at) {
     boolean half = bottle.ml() <= HALF * bottle.sizeMl();

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.materia.Method;
 
 /** The figures of care that are no task's own (practice). */
@@ -35,6 +36,19 @@ public final class Care {
   private static final int LOOK_AT_A_CROCK_MINUTES = 240;
 
   private Care() {}
+
+  /**
+   * From when a bottle or a product is smelled: four weeks before its date, or from the age at
+   * which others like it turned; never before it was filled.
+   *
+   * @param own the day by what others like it did; null where none turned
+   */
+  public static LocalDate smelledFrom(
+      LocalDate bestBefore, @Nullable LocalDate own, LocalDate filledOn) {
+    LocalDate near = bestBefore.minusDays(SMELLED_FROM_DAYS);
+    LocalDate from = own != null && own.isBefore(near) ? own : near;
+    return from.isBefore(filledOn) ? filledOn : from;
+  }
 
   /** Minutes between two looks at a pot on the heat. */
   public static int minutesBetweenLooks(Method method) {

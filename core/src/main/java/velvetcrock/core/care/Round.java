@@ -96,8 +96,7 @@ public final class Round {
     if (today.isAfter(bestBefore)) {
       return Optional.of(new Task(Kind.PAST_DATE, bestBefore, bestBefore, 0));
     }
-    LocalDate near = bestBefore.minusDays(Care.SMELLED_FROM_DAYS);
-    LocalDate from = smellFrom != null && smellFrom.isBefore(near) ? smellFrom : near;
+    LocalDate from = Care.smelledFrom(bestBefore, smellFrom, date(bottle.filledAt()));
     BottleState.Check last = bottle.checked();
     LocalDate due = last == null ? from : date(last.at()).plusDays(Care.SMELLED_EVERY_DAYS);
     return today.isBefore(from) || today.isBefore(due)

@@ -75,6 +75,11 @@ public record Charge(
       return oilMm - bedMm;
     }
 
+    /** How high oil can really stand, mm: what is beyond the brim has run over. */
+    public double standingOilMm() {
+      return Math.min(oilMm, brimMm);
+    }
+
     /** Air above the higher of the two, mm; 0 when it would run over. */
     public double headroomMm() {
       return Math.max(0, brimMm - Math.max(bedMm, oilMm));

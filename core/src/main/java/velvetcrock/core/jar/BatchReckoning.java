@@ -6,11 +6,14 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState;
@@ -112,9 +115,19 @@ public final class BatchReckoning {
         .toList();
   }
 
-  /** The herbs, the heaviest first. */
+  /** The herbs, the heaviest first; one that went in twice counts once, with all of it. */
   public List<Herb> herbsByWeight() {
-    return portionsByWeight().stream().map(HerbPortion::herb).toList();
+    Map<Herb, Double> together = new LinkedHashMap<>();
+    herbs().forEach(h -> together.merge(h.herb(), h.massG(), Double::sum));
+    return together.entrySet().stream()
+        .sorted(Map.Entry.<Herb, Double>comparingByValue().reversed())
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  /** Their botanical names, the heaviest first. */
+  public String botanicalNames() {
+    return herbsByWeight().stream().map(Herb::botanical).collect(Collectors.joining(", "));
   }
 
   /** Their names, the heaviest first. */
@@ -348,8 +361,7 @@ public final class BatchReckoning {
 
   /** How it is usually expressed: a wet marc is left to drip, because juice comes with the oil. */
   public Expression usualExpression() {
-    boolean dried = state.charge().herbs().stream().allMatch(h -> h.state() == HerbState.DRIED);
-    return dried ? Expression.SQUEEZE : Expression.DRIP;
+    return Strainer.usually(herbs());
   }
 
   private Range oilMl() {

@@ -108,6 +108,7 @@ public final class Keeper {
             .min(Comparator.comparing(Limit::date))
             .orElseThrow();
     int days = (int) Math.max(0, ChronoUnit.DAYS.between(order.strainedOn(), limit.date()));
+    cutShort(legs, order.infusing().size(), days);
     lines.line(
         "Good for", "decided by: " + limit.why(), days, "days from straining", Standing.ESTIMATE);
     return new Keeping(
@@ -119,6 +120,17 @@ public final class Keeper {
         List.copyOf(legs),
         List.of(),
         lines.done());
+  }
+
+  /** It stands no longer than it is good, whatever would be left of it then. */
+  private static void cutShort(List<Leg> legs, int infusing, double days) {
+    double before = 0;
+    for (int i = infusing; i < legs.size() - 1; i++) {
+      before += legs.get(i).days();
+    }
+    Leg last = legs.get(legs.size() - 1);
+    double stands = Math.max(0, Math.min(last.days(), days - before));
+    legs.set(legs.size() - 1, new Leg(last.name(), stands, last.rate(), stands * last.rate()));
   }
 
   /** Days in store until nothing is left: the legs that are over, then the present one. */

@@ -121,10 +121,10 @@ public record DryingCurve(
         "",
         Standing.MEASURED);
     lines.line(
-        "Rate k",
-        fit.getN() + " weighings fitted to exp(−k·tⁿ)",
-        Math.exp(logK),
-        "per hourⁿ",
+        "Half of its water had left after",
+        fit.getN() + " weighings fitted to exp(−k·tⁿ): (ln 2 ÷ k)^(1/n)",
+        Math.pow(Math.log(2) / Math.exp(logK), 1 / n),
+        "h",
         Standing.ESTIMATE);
     lines.line("Exponent n", fitted ? "fitted" : "taken as 1", n, "", Standing.ESTIMATE);
     lines.line("Left", "to " + plain(targetFraction) + " water", left, "h", Standing.ESTIMATE);

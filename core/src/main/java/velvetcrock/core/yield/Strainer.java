@@ -9,6 +9,7 @@ import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 
 /**
@@ -24,6 +25,13 @@ public final class Strainer {
   private static final String FILM_WORDS = "3 ml and 1 % of the oil on vessels and filter";
 
   private Strainer() {}
+
+  /** How herbs are usually expressed: dried ones squeezed, what is fresh or wilted left to drip. */
+  public static Expression usually(List<HerbPortion> herbs) {
+    return herbs.stream().allMatch(h -> h.state() == HerbState.DRIED)
+        ? Expression.SQUEEZE
+        : Expression.DRIP;
+  }
 
   /** Predicts what comes out without experience of one's own. */
   public static Yield predict(double oilMl, List<HerbPortion> herbs, Expression expression) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState.Status;
 import velvetcrock.core.care.Round;
 import velvetcrock.core.care.Task;
@@ -254,5 +255,31 @@ class BatchLogTest {
     Entry<BatchEvent> straining = entries.get(1);
     happens(DAY0.plusDays(37), 8, new Struck(), straining.id());
     assertThatThrownBy(this::state).hasMessageContaining("Strain it before bottling");
+  }
+
+  /** Water may have come with the oil; whoever says so is believed, up to a quarter. */
+  @Test
+  void moreOutThanWentInIsAskedAbout() {
+    charge();
+    happens(DAY0.plusDays(30), 9, new Strained(430, "", Expression.SQUEEZE, new Range(300, 360)));
+
+    assertThatThrownBy(this::state)
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("more than the 400 ml that went in");
+  }
+
+  /** What was seen amiss weeks ago says nothing of a jar that was shaken and turned since. */
+  @Test
+  void aJarThatWasShakenSinceIsLookedAtAgainAndNotToppedUpBlindly() {
+    charge();
+    happens(DAY0.plusDays(3), 9, new Looked(false, null, null, null, null, null));
+    assertThat(round(DAY0.plusDays(4))).contains(Kind.COVER);
+
+    happens(DAY0.plusDays(5), 9, new Shaken());
+    assertThat(round(DAY0.plusDays(5))).doesNotContain(Kind.COVER).contains(Kind.LOOK);
+
+    happens(DAY0.plusDays(6), 9, new Looked(true, null, null, null, null, null));
+    assertThat(state().seen().lookAgain()).isFalse();
+    assertThat(round(DAY0.plusDays(6))).doesNotContain(Kind.COVER);
   }
 }

@@ -28,6 +28,7 @@ import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Straining;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
@@ -85,7 +86,8 @@ class BatchReckoningTest {
   }
 
   private static Strained strained(double ml) {
-    return new Strained(ml, "", Expression.SQUEEZE, new Range(200, 500));
+    Straining sure = new Straining(false, false, false, true);
+    return new Strained(ml, "", Expression.SQUEEZE, new Range(200, 500), sure);
   }
 
   @Test
