@@ -122,6 +122,20 @@ database_create() {
     || "$bin/createdb" velvetcrock
 }
 
+# Builds the application where it is not built, or older than its sources; sets jar.
+build_if_needed() {
+  jar=$root_dir/app/target/velvetcrock.jar
+  local newer=
+  if [ -f "$jar" ]; then
+    newer=$(find "$root_dir/core/src/main" "$root_dir/app/src/main" "$root_dir"/pom.xml "$root_dir"/*/pom.xml \
+      -path '*/node_modules' -prune -o -type f -newer "$jar" -print -quit)
+  fi
+  if [ ! -f "$jar" ] || [ -n "$newer" ]; then
+    say "Building (the first time takes a few minutes) …"
+    (cd "$root_dir" && mvn -q -B -Dmaven.test.skip=true -pl core,probe,app package) >&2
+  fi
+}
+
 # Where data lies unless told otherwise.
 default_data_dir() {
   if [ "$(id -u)" -eq 0 ]; then

@@ -3,6 +3,7 @@ package velvetcrock;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Catalogue;
@@ -13,7 +14,10 @@ public class VelvetCrock {
 
   /** Starts the application. */
   public static void main(String[] args) {
-    SpringApplication.run(VelvetCrock.class, args);
+    ConfigurableApplicationContext running = SpringApplication.run(VelvetCrock.class, args);
+    if (running.getEnvironment().getProperty("velvetcrock.check", Boolean.class, false)) {
+      System.exit(SpringApplication.exit(running));
+    }
   }
 
   @Bean

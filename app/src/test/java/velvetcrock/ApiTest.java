@@ -129,7 +129,8 @@ class ApiTest extends AppTest {
     String code = charge(5);
     String path = "/api/v1/batches/" + code + "/readings";
     String csv =
-        "time,temp °F\n2026-11-20T08:00:00Z,68\n2026-11-20T08:00:00Z,68\nyesterday,70\n2026-11-20T09:00:00Z,hot\n2026-11-20T10:00:00+01:00,9999\n";
+        "time,temp °F\nDAYT08:00:00Z,68\nDAYT08:00:00Z,68\nyesterday,70\nDAYT09:00:00Z,hot\nDAYT10:00:00+01:00,9999\n"
+            .replace("DAY", today().minusDays(2).toString());
     var request =
         post(path)
             .with(authentication(signedIn(keeper)))

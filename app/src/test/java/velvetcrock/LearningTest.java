@@ -13,6 +13,7 @@ import velvetcrock.batch.Experience;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.Straining;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
@@ -30,7 +31,12 @@ class LearningTest extends AppTest {
         () ->
             batches.append(
                 code,
-                new Strained(ml, Math.round(ml) + " ml", Expression.SQUEEZE, new Range(300, 370)),
+                new Strained(
+                    ml,
+                    Math.round(ml) + " ml",
+                    Expression.SQUEEZE,
+                    new Range(300, 370),
+                    new Straining(false, false, false, ml > 400)),
                 null,
                 null,
                 UUID.randomUUID().toString()));

@@ -10,12 +10,16 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.List;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
@@ -32,14 +36,126 @@ class StrangerTest extends AppTest {
           "/api",
           "/error");
 
+  @Autowired JdbcTemplate jdbc;
+
   @Autowired
   @Qualifier("requestMappingHandlerMapping")
   RequestMappingHandlerMapping routes;
 
+  /** Real identifiers of every kind of thing, from the demo household, which has them all. */
+  private record Real(JdbcTemplate jdbc, UUID house) {
+    String one(String sql) {
+      return jdbc.queryForObject(sql + " limit 1", String.class, house);
+    }
+
+    String path(String pattern) {
+      String batch =
+          one(
+              "select b.code from batch b join bottle o on o.batch_id = b.id where b.household_id = ?");
+      String product = one("select code from product where household_id = ? and status = 'POURED'");
+      boolean products = pattern.startsWith("/products/{code}") || pattern.contains("products/of");
+      String code =
+          pattern.startsWith("/plans/")
+              ? one("select code from plan where household_id = ?")
+              : pattern.startsWith("/api/v1/pots") || pattern.startsWith("/api/v1/products")
+                  ? product
+                  : products && !pattern.contains("batches") ? product : batch;
+      return pattern
+          .replace("{code}", code)
+          .replace("{id}", id(pattern))
+          .replace("{entry}", entry(pattern))
+          .replace("{photo}", nobody())
+          .replace("{letter}", "A")
+          .replace("{number}", "1")
+          .replace("{kind}", "HERB")
+          .replace("{thing}", "yarrow")
+          .replace("{herb}", "yarrow")
+          .replace("{token}", "no-such-token")
+          .replace("{secret}", "no-such-secret");
+    }
+
+    private String id(String pattern) {
+      if (pattern.contains("/lots/")) {
+        return one("select id::text from lot where household_id = ?");
+      } else if (pattern.contains("/drying/")) {
+        return one("select id::text from drying_load where household_id = ?");
+      } else if (pattern.contains("/trials/")) {
+        return one("select id::text from trial where household_id = ?");
+      } else if (pattern.contains("/recipes/")) {
+        return one("select id::text from recipe where household_id = ?");
+      } else if (pattern.contains("/catalogue/")) {
+        return one("select id::text from own_thing where household_id = ?");
+      } else if (pattern.contains("/tokens/")) {
+        return one("select id::text from api_token where household_id = ?");
+      } else if (pattern.contains("/round/")) {
+        return one("select id::text from round_note where household_id = ?");
+      } else if (pattern.contains("/imports/")) {
+        return nobody();
+      }
+      return entry(pattern);
+    }
+
+    private String entry(String pattern) {
+      String subject =
+          pattern.contains("/lots/")
+              ? "LOT"
+              : pattern.contains("/drying/")
+                  ? "LOAD"
+                  : pattern.startsWith("/products/") ? "PRODUCT" : "BATCH";
+      return one(
+          "select id::text from entry where subject = '" + subject + "' and household_id = ?");
+    }
+
+    private static String nobody() {
+      return UUID.randomUUID().toString();
+    }
+
+    /** Everything of the household, so that any change to it is seen. */
+    List<String> all() {
+      return Stream.of(
+              "batch",
+              "bottle",
+              "lot",
+              "drying_load",
+              "product",
+              "plan",
+              "trial",
+              "recipe",
+              "own_thing",
+              "api_token",
+              "round_note",
+              "entry",
+              "place",
+              "bottle_pass",
+              "journal")
+          .map(
+              table ->
+                  table
+                      + jdbc.queryForObject(
+                          "select count(*) || coalesce(md5(string_agg(t::text, '' order by t::text)), '')"
+                              + " from "
+                              + table
+                              + " t where household_id = ?",
+                          String.class,
+                          house))
+          .toList();
+    }
+  }
+
   @Test
   void noRouteShowsOrChangesAnythingOfAnotherHousehold() throws Exception {
-    String code = charge(9);
-    var entry = as(keeper, () -> batches.log(batches.find(code)).get(0).entry().id());
+    UUID cottage =
+        jdbc.queryForObject(
+            "select id from household where demo and name like 'Keeper%'", UUID.class);
+    Somebody ailsa = new Somebody(cottage, "Ailsa");
+    send(ailsa, "/people/tokens", "name", "probe");
+    send(ailsa, "/round/timer", "minutes", "30", "reason", "dripping", "key", "stranger-timer");
+    Real real = new Real(jdbc, cottage);
+    List<String> before = real.all();
+    Set<String> theirs =
+        Set.copyOf(
+            jdbc.queryForList(
+                "select code from batch where household_id = ?", String.class, cottage));
     Somebody stranger =
         new Somebody(households.found("Elsewhere", "Europe/Oslo", "METRIC", true).id(), "Stranger");
     as(
@@ -51,19 +167,7 @@ class StrangerTest extends AppTest {
     int walked = 0;
     for (var route : routes.getHandlerMethods().keySet()) {
       for (String pattern : route.getPatternValues()) {
-        String path =
-            pattern
-                .replace("{code}", code)
-                .replace("{id}", entry.toString())
-                .replace("{letter}", "A")
-                .replace("{number}", "1")
-                .replace("{kind}", "HERB")
-                .replace("{thing}", "yarrow")
-                .replace("{entry}", entry.toString())
-                .replace("{photo}", entry.toString())
-                .replace("{herb}", "yarrow")
-                .replace("{token}", "no-such-token")
-                .replace("{secret}", "no-such-secret");
+        String path = real.path(pattern);
         for (RequestMethod method : route.getMethodsCondition().getMethods()) {
           var call =
               request(HttpMethod.valueOf(method.name()), path)
@@ -83,18 +187,89 @@ class StrangerTest extends AppTest {
           }
           var response = mvc.perform(call).andReturn().getResponse();
           assertThat(response.getStatus()).as("%s %s", method, path).isLessThan(500);
-          assertThat(response.getContentAsString())
-              .as("%s %s", method, path)
-              .doesNotContain(">" + code);
-          if (pattern.contains("{code}")) {
+          String said = response.getContentAsString();
+          theirs.forEach(
+              code -> assertThat(said).as("%s %s", method, path).doesNotContain(">" + code + "<"));
+          boolean names = pattern.contains("{code}") || pattern.contains("{id}");
+          if (names && !pattern.startsWith("/stove/practice") && !pattern.startsWith("/pots")) {
             assertThat(response.getStatus()).as("%s %s", method, path).isEqualTo(404);
           }
           walked++;
         }
       }
     }
-    assertThat(walked).isGreaterThan(35);
-    assertThat(as(keeper, () -> batches.find(code).state().entries())).isEqualTo(1);
+    assertThat(walked).isGreaterThan(100);
+    assertThat(real.all()).isEqualTo(before);
+  }
+
+  /** What a form or a body names is of the household too, not only what the address names. */
+  @Test
+  void whatABodyNamesIsOfTheHousehold() throws Exception {
+    UUID cottage =
+        jdbc.queryForObject(
+            "select id from household where demo and name like 'Keeper%'", UUID.class);
+    Real real = new Real(jdbc, cottage);
+    String code = charge(2);
+    String heater = real.one("select id::text from appliance where household_id = ?");
+    String place = real.one("select id::text from place where household_id = ?");
+    List<String> entries =
+        List.of(
+            "{'kind':'put-on-heat','data':{'heater':{'key':'"
+                + heater
+                + "','name':'Plate','kind':'ELECTRIC_PLATE'},'knob':{'name':'1'}}}",
+            "{'kind':'moved','data':{'stand':{'place':'" + place + "','name':'x','light':'DARK'}}}",
+            "{'kind':'coloured','data':{'colour':{'red':1,'green':2,'blue':3},'plain':false,'photo':'"
+                + UUID.randomUUID()
+                + "'}}");
+    for (String entry : entries) {
+      int answer =
+          mvc.perform(
+                  post("/api/v1/batches/" + code + "/entries")
+                      .with(authentication(signedIn(keeper)))
+                      .with(csrf())
+                      .contentType("application/json")
+                      .content(entry.replace('\'', '"')))
+              .andReturn()
+              .getResponse()
+              .getStatus();
+      assertThat(answer).as(entry).isIn(404, 422);
+    }
+    String lot = real.one("select id::text from lot where kind = 'HERB' and household_id = ?");
+    String again = real.one("select code from batch where household_id = ?");
+    for (String manner :
+        List.of(
+            "{'read':[],'again':'" + again + "'}",
+            "{'read':[],'trial':{'id':'" + UUID.randomUUID() + "','words':'x'}}")) {
+      assertThat(charge(manner, null)).isEqualTo(422);
+    }
+    assertThat(charge("{'read':[]}", lot)).isEqualTo(422);
+    assertThat(charge("{'read':[]}", null)).isEqualTo(201);
+  }
+
+  private int charge(String manner, String lot) throws Exception {
+    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String body =
+        "{'method':'COLD','herbs':[{'herb':'yarrow','part':'FLOWER','cut':'CUT','state':'DRIED',"
+            + "'massG':{'low':30,'high':30},'waterFraction':0.1,'text':''"
+            + (lot == null ? "" : ",'lot':'" + lot + "'")
+            + "}],'carriers':[{'carrier':'rapeseed','share':1,'bestBefore':'2031-01-01'}],"
+            + "'oilMl':{'low':400,'high':400},'oilText':'','jar':{'name':'Jar','brimMl':530,"
+            + "'innerDiameterMm':80},'coverMm':12,'use':'SKIN','stand':{'place':'"
+            + place
+            + "','name':'x','light':'DARK'},'chargedOn':'"
+            + today()
+            + "','aboutDays':0,'takenOn':false,'cleanAndDry':true,'manner':"
+            + manner.replace("{'read'", "{'blended':false,'read'")
+            + "}";
+    return mvc.perform(
+            post("/api/v1/batches")
+                .with(authentication(signedIn(keeper)))
+                .with(csrf())
+                .contentType("application/json")
+                .content(body.replace('\'', '"')))
+        .andReturn()
+        .getResponse()
+        .getStatus();
   }
 
   @Test

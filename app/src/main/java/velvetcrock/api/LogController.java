@@ -325,8 +325,9 @@ class LogController {
 
   private ReadingsOut add(BatchRecord batch, List<Line> good, List<Rejected> rejected) {
     List<Reading> since = new ArrayList<>();
+    Instant earliest = readings.earliest(batch);
     for (Line line : good) {
-      if (readings.beforeCharging(batch, line.reading().at())) {
+      if (line.reading().at().isBefore(earliest)) {
         rejected.add(new Rejected(line.number(), BatchReadings.tooEarly(batch)));
       } else {
         since.add(line.reading());

@@ -58,6 +58,15 @@ class Batch {
     kept = keeping;
   }
 
+  /** Whether what is kept beside the state for finding it is what the state says. */
+  boolean tells(BatchState folded) {
+    return status.equals(folded.status().name())
+        && standing == folded.standing()
+        && vessel.equals(vessel(folded.vessel()))
+        && herbKey.equals(folded.charge().herbs().get(0).herb())
+        && chargedOn.equals(folded.charge().chargedOn());
+  }
+
   /** What names a vessel: its key in the kitchen, or what it is called where it has none. */
   private static String vessel(JarIn vessel) {
     return vessel.key() == null ? vessel.name() : vessel.key();

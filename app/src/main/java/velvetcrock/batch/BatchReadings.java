@@ -12,7 +12,6 @@ import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import velvetcrock.core.batch.Charged;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Households;
@@ -63,10 +62,9 @@ public class BatchReadings {
     return added.size();
   }
 
-  /** Whether a moment lies before a batch was charged, when nobody can have read its oil. */
-  public boolean beforeCharging(BatchRecord batch, Instant at) {
-    Charged charge = batch.state().charge();
-    return at.isBefore(charge.earliest(at, households.current().zone()));
+  /** When a batch may have been charged at the earliest: before it nobody can have read its oil. */
+  public Instant earliest(BatchRecord batch) {
+    return batch.state().charge().earliest(Instant.EPOCH, households.current().zone());
   }
 
   /** Says so. */

@@ -275,6 +275,7 @@ public class Batches {
                     line.entry().event().kind(),
                     line.by(),
                     line.writtenAt(),
+                    line.key(),
                     line.replaced()))
         .toList();
   }

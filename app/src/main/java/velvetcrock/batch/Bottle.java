@@ -36,6 +36,8 @@ class Bottle {
   private @Nullable LocalDate goneOn;
   private @Nullable String goneBecause;
 
+  private static final double ROUNDING_ML = 0.01;
+
   /** For Hibernate. */
   protected Bottle() {}
 
@@ -86,6 +88,24 @@ class Bottle {
     gone = bottle.goneAt() != null;
     goneOn = bottle.goneAt() == null ? null : date(bottle.goneAt(), zone);
     goneBecause = bottle.goneBecause() == null ? null : bottle.goneBecause().name();
+  }
+
+  /** What is otherwise in another that should be the same, in words; empty where nothing is. */
+  String difference(Bottle should) {
+    if (!bestBefore.equals(should.bestBefore) || !bestBeforeLate.equals(should.bestBeforeLate)) {
+      return "good until " + bestBefore + " is kept, " + should.bestBefore + " follows";
+    }
+    if (Math.abs(leftMl - should.leftMl) > ROUNDING_ML) {
+      return Math.round(leftMl) + " ml left are kept, " + Math.round(should.leftMl) + " ml follow";
+    }
+    boolean same =
+        gone == should.gone
+            && capped == should.capped
+            && spoiled == should.spoiled
+            && place.equals(should.place)
+            && glass.equals(should.glass)
+            && decidedBy.equals(should.decidedBy);
+    return same ? "" : "where and how it stands is not what its log says";
   }
 
   private static LocalDate date(Instant at, ZoneId zone) {

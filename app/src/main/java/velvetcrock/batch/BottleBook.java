@@ -212,12 +212,7 @@ public class BottleBook {
     ZoneId zone = households.current().zone();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batchId);
-    Bottle.Origin origin =
-        new Bottle.Origin(
-            batchId,
-            state.charge().herbs().get(0).herb(),
-            state.charge().carriers().get(0).carrier(),
-            Objects.requireNonNull(state.strainedAt()).atZone(zone).toLocalDate());
+    Bottle.Origin origin = origin(batchId, state, zone);
     Map<String, Bottle> rows = new HashMap<>();
     bottles.findByBatchId(batchId).forEach(b -> rows.put(b.letter(), b));
     for (BottleState bottle : state.bottles()) {
@@ -231,6 +226,40 @@ public class BottleBook {
       }
     }
     bottles.deleteAll(rows.values());
+  }
+
+  /** What is kept of a batch's bottles that its log does not say, a line each. */
+  List<String> differences(UUID batchId, String code, BatchState state) {
+    ZoneId zone = households.current().zone();
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
+    Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batchId);
+    Map<String, Bottle> rows = new HashMap<>();
+    bottles.findByBatchId(batchId).forEach(b -> rows.put(b.letter(), b));
+    List<String> differences = new ArrayList<>();
+    for (BottleState bottle : state.bottles()) {
+      Bottle row = rows.remove(bottle.letter());
+      String name = "Bottle " + code + "-" + bottle.letter() + ": ";
+      if (row == null) {
+        differences.add(name + "it is missing");
+        continue;
+      }
+      KeepingRange keeping = reckoning.keeping(bottle, zone, read);
+      String difference =
+          row.difference(new Bottle(origin(batchId, state, zone), bottle, zone, keeping));
+      if (!difference.isEmpty()) {
+        differences.add(name + difference);
+      }
+    }
+    rows.keySet().forEach(l -> differences.add("Bottle " + code + "-" + l + ": no log fills it"));
+    return differences;
+  }
+
+  private static Bottle.Origin origin(UUID batchId, BatchState state, ZoneId zone) {
+    return new Bottle.Origin(
+        batchId,
+        state.charge().herbs().get(0).herb(),
+        state.charge().carriers().get(0).carrier(),
+        Objects.requireNonNull(state.strainedAt()).atZone(zone).toLocalDate());
   }
 
   private void moved(Bottle row, LocalDate to, String why) {

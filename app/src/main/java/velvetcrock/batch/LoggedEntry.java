@@ -7,7 +7,13 @@ import velvetcrock.core.log.Entry;
 /**
  * An entry with who wrote it and when.
  *
+ * @param key names its writing
  * @param replaced whether a later entry takes it out of the state
  */
 public record LoggedEntry(
-    Entry<BatchEvent> entry, String kind, String by, Instant writtenAt, boolean replaced) {}
+    Entry<BatchEvent> entry,
+    String kind,
+    String by,
+    Instant writtenAt,
+    String key,
+    boolean replaced) {}

@@ -22,4 +22,6 @@ interface LoadRepository extends Repository<LoadRow, UUID> {
 
   @Query("select count(l) from LoadRow l where l.standing")
   long countStanding();
+
+  List<LoadRow> findAll();
 }

@@ -43,4 +43,6 @@ interface LotRepository extends Repository<LotRow, UUID> {
   /** All lots, those that are used up among them, the newest first. */
   @Query("select l from LotRow l order by l.createdAt desc")
   List<LotRow> all(Limit most);
+
+  List<LotRow> findAll();
 }

@@ -55,6 +55,10 @@ class LotRow {
     return id;
   }
 
+  double amount() {
+    return amount;
+  }
+
   Kept kept() {
     return kept;
   }

@@ -6,7 +6,10 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -72,6 +75,20 @@ public class Journal {
       jdbc.update(
           "update journal set struck = true where id = ? and household_id = ?", id, current.id());
     }
+  }
+
+  /** Which of some entries it knows, and whether they are struck out. */
+  @Transactional(readOnly = true)
+  public Map<UUID, Boolean> known(Collection<UUID> ids) {
+    Map<UUID, Boolean> known = new HashMap<>();
+    jdbc.query(
+        "select id, struck from journal where household_id = ? and id = any(?)",
+        row -> {
+          known.put(row.getObject(1, UUID.class), row.getBoolean(2));
+        },
+        current.id(),
+        ids.toArray(UUID[]::new));
+    return known;
   }
 
   /**

@@ -4,9 +4,11 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -153,6 +155,12 @@ public class Ledger {
     return rows.last(kind, field, value);
   }
 
+  /** Who wrote each entry of a log. */
+  public Map<UUID, String> writers(UUID subjectId) {
+    return rows.findBySubjectIdOrderByNumber(subjectId).stream()
+        .collect(Collectors.toMap(EntryRow::id, EntryRow::writtenBy));
+  }
+
   /** The key under which an entry was written; empty if there is no such entry. */
   public String keyOf(UUID entryId) {
     return rows.findById(entryId).map(EntryRow::key).orElse("");
@@ -219,6 +227,12 @@ public class Ledger {
   /** A state as it is kept beside its subject. */
   public <S> Kept keep(Book<?, S> book, S state) {
     return new Kept(json.writeValueAsString(state), book.version());
+  }
+
+  /** Whether a state is kept as it is, under the present version. */
+  public <S> boolean isKept(Book<?, S> book, S state, Kept kept) {
+    return kept.version().equals(book.version())
+        && json.readValue(kept.state(), book.state()).equals(state);
   }
 
   /**

@@ -31,8 +31,13 @@ class ProductJournal {
     this.current = current;
   }
 
-  /** Tells of an entry; one that only takes another back is told by striking that. */
+  /** Tells of an entry by whoever is signed in. */
   void tell(String code, ProductState state, Entry<ProductEvent> entry) {
+    tell(code, state, entry, current.name());
+  }
+
+  /** Tells of an entry; one that only takes another back is told by striking that. */
+  void tell(String code, ProductState state, Entry<ProductEvent> entry, String by) {
     if (entry.event().strikes()) {
       journal.strike(entry.replaces());
       return;
@@ -64,7 +69,7 @@ class ProductJournal {
             new JournalLine.Subject(
                 code + " " + words.name(state), "/products/" + code, about, herbs, oils),
             entry.at(),
-            current.name(),
+            by,
             words.of(entry.event()).title(),
             words.of(entry.event()).detail(),
             false),

@@ -266,7 +266,7 @@ public class Recipes {
         .orElse(part.thing());
   }
 
-  private static Optional<UUID> uuid(String text) {
+  static Optional<UUID> uuid(String text) {
     try {
       return text.length() < 36
           ? Optional.empty()
@@ -276,7 +276,7 @@ public class Recipes {
     }
   }
 
-  private static NotFound none() {
+  static NotFound none() {
     return new NotFound("There is no such recipe here.");
   }
 }

@@ -6,7 +6,6 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -208,7 +207,7 @@ class RecipesController {
         flash.addFlashAttribute("notice", "The recipe is kept.");
         return "redirect:/products/recipes/" + id;
       }
-      UUID id = UUID.fromString(Objects.requireNonNull(revises).substring(0, 36));
+      UUID id = Recipes.uuid(Typed.text(revises)).orElseThrow(Recipes::none);
       recipes.revise(id, product, Typed.text(name), Typed.text(notes));
       flash.addFlashAttribute("notice", "Another version is kept, with what changed.");
       return "redirect:/products/recipes/" + id;

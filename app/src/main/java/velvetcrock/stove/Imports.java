@@ -198,12 +198,12 @@ class Imports {
     Rejections bad = new Rejections(far);
     try {
       int number = imports.findById(id).orElseThrow().number();
+      Instant earliest = readings.earliest(batch);
       BatchReadings.Loaded loaded =
           readings.load(
               batch,
               number,
-              sink ->
-                  feed(file, choices, far, bad, at -> readings.beforeCharging(batch, at), sink));
+              sink -> feed(file, choices, far, bad, at -> at.isBefore(earliest), sink));
       transactions.executeWithoutResult(
           status -> {
             keepRejected(id, bad.kept);

@@ -151,7 +151,7 @@ class StoveService {
     if (when.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
       throw new Refused("happened", "That has not happened yet.");
     }
-    if (readings.beforeCharging(batch, when)) {
+    if (when.isBefore(readings.earliest(batch))) {
       throw new Refused("happened", BatchReadings.tooEarly(batch));
     }
     int added = readings.add(batch, List.of(new Reading(when, form.celsius())));

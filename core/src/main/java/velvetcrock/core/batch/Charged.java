@@ -190,6 +190,13 @@ public record Charged(
       household.carrier(carriers.get(i).carrier(), "carriers[" + i + "].carrier", problems);
     }
     household.lots(this, problems);
+    household.own(Surroundings.Belonging.BATCH, manner.again(), "manner.again", problems);
+    InTrial trial = manner.trial();
+    household.own(
+        Surroundings.Belonging.TRIAL,
+        trial == null ? null : trial.id().toString(),
+        "manner.trial.id",
+        problems);
     Stand known = problems.attempt("stand.place", () -> household.place(stand));
     problems.refuseIfAny();
     return standing(Objects.requireNonNull(known));

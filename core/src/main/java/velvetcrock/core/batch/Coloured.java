@@ -3,6 +3,7 @@ package velvetcrock.core.batch;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.log.Checks;
 
@@ -27,6 +28,15 @@ public record Coloured(Rgb colour, boolean plain, @Nullable UUID photo) implemen
   @Override
   public void applyTo(BatchLog log, Instant at) {
     log.coloured(this, at);
+  }
+
+  @Override
+  public BatchEvent in(Surroundings household) {
+    Problems problems = new Problems();
+    household.own(
+        Surroundings.Belonging.PHOTO, photo == null ? null : photo.toString(), "photo", problems);
+    problems.refuseIfAny();
+    return this;
   }
 
   @Override

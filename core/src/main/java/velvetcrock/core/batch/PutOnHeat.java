@@ -2,6 +2,7 @@ package velvetcrock.core.batch;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
 import velvetcrock.core.log.Checks;
 
 /**
@@ -24,6 +25,14 @@ public record PutOnHeat(Heater heater, Knob knob, @Nullable Bath bath) implement
   @Override
   public void applyTo(BatchLog log, Instant at) {
     log.heat().putOn(this, at);
+  }
+
+  @Override
+  public BatchEvent in(Surroundings household) {
+    Problems problems = new Problems();
+    household.own(Surroundings.Belonging.HEATER, heater.key(), "heater.key", problems);
+    problems.refuseIfAny();
+    return this;
   }
 
   @Override
