@@ -316,7 +316,10 @@ class StoveTest extends AppTest {
 
   @Test
   void whatAFileDoesNotSayIsAskedBeforeAnythingIsTaken() throws Exception {
-    String csv = "when (date),temp\n05/06/2026 14:00,110\n05/06/2026 14:05,111\n";
+    code = charge(70);
+    LocalDate month = today().minusDays(35);
+    String day = String.format("%02d/06/%d", month.getMonthValue(), month.getYear());
+    String csv = "when (date),temp\n%1$s 14:00,110\n%1$s 14:05,111\n".formatted(day);
     String asked = file("asks.csv", csv.getBytes(StandardCharsets.UTF_8));
     visit(keeper, asked)
         .andExpect(content().string(containsString("°C or °F?")))

@@ -148,7 +148,7 @@ class StrangerTest extends AppTest {
         jdbc.queryForObject(
             "select id from household where demo and name like 'Keeper%'", UUID.class);
     Somebody ailsa = new Somebody(cottage, "Ailsa");
-    send(ailsa, "/people/tokens", "name", "probe");
+    send(ailsa, "/people/tokens", "tokenName", "probe");
     send(ailsa, "/round/timer", "minutes", "30", "reason", "dripping", "key", "stranger-timer");
     Real real = new Real(jdbc, cottage);
     List<String> before = real.all();
@@ -236,10 +236,11 @@ class StrangerTest extends AppTest {
     }
     String lot = real.one("select id::text from lot where kind = 'HERB' and household_id = ?");
     String again = real.one("select code from batch where household_id = ?");
+    String trial = real.one("select id::text from trial where household_id = ?");
     for (String manner :
         List.of(
             "{'read':[],'again':'" + again + "'}",
-            "{'read':[],'trial':{'id':'" + UUID.randomUUID() + "','words':'x'}}")) {
+            "{'read':[],'trial':{'id':'" + trial + "','words':'x'}}")) {
       assertThat(charge(manner, null)).isEqualTo(422);
     }
     assertThat(charge("{'read':[]}", lot)).isEqualTo(422);

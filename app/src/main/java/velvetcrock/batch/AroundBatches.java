@@ -1,7 +1,7 @@
 package velvetcrock.batch;
 
+import jakarta.persistence.EntityManager;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Problems;
 import velvetcrock.core.batch.Charged;
@@ -17,19 +17,19 @@ class AroundBatches implements Surroundings {
   private final Catalogues catalogues;
   private final Households households;
   private final LotTaker lots;
-  private final JdbcTemplate jdbc;
+  private final EntityManager entities;
   private final CurrentHousehold current;
 
   AroundBatches(
       Catalogues catalogues,
       Households households,
       LotTaker lots,
-      JdbcTemplate jdbc,
+      EntityManager entities,
       CurrentHousehold current) {
     this.catalogues = catalogues;
     this.households = households;
     this.lots = lots;
-    this.jdbc = jdbc;
+    this.entities = entities;
     this.current = current;
   }
 
@@ -55,14 +55,22 @@ class AroundBatches implements Surroundings {
     }
     String sql =
         switch (what) {
-          case HEATER -> "select count(*) from appliance where household_id = ? and id::text = ?";
-          case PHOTO -> "select count(*) from look_photo where household_id = ? and id::text = ?";
-          case TRIAL -> "select count(*) from trial where household_id = ? and id::text = ?";
-          case BATCH -> "select count(*) from batch where household_id = ? and code = ?";
+          case HEATER -> "select count(*) from appliance where household_id = ?1 and cast(id as text) = ?2";
+          case PHOTO -> "select count(*) from look_photo where household_id = ?1 and cast(id as text) = ?2";
+          // A trial begins with the first jar that names it: all it may not be is somebody else's.
+          case TRIAL ->
+              "select count(*) from household h where h.id = ?1 and not exists"
+                  + " (select from trial t where t.household_id <> h.id and cast(t.id as text) = ?2)";
+          case BATCH -> "select count(*) from batch where household_id = ?1 and code = ?2";
         };
-    Long found = jdbc.queryForObject(sql, Long.class, current.id(), id);
+    Object found =
+        entities
+            .createNativeQuery(sql, Long.class)
+            .setParameter(1, current.id())
+            .setParameter(2, id)
+            .getSingleResult();
     problems.require(
-        found != null && found > 0, field, "There is nothing of that name in your household.");
+        !found.equals(0L), field, "There is nothing of that name in your household.");
   }
 
   @Override

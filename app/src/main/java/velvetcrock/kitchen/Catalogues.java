@@ -24,6 +24,7 @@ import velvetcrock.core.materia.Additions;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
 
 /** The catalogue as the household knows it: what ships, with its own in place of that. */
@@ -146,14 +147,13 @@ public class Catalogues {
    */
   @Transactional
   public void backToShipped(UUID id) {
-    things
-        .findById(id)
-        .filter(OwnThing::replaces)
-        .ifPresent(
-            thing -> {
-              entities.remove(thing);
-              changed(thing.kind(), thing.thingKey());
-            });
+    OwnThing thing =
+        things
+            .findById(id)
+            .filter(OwnThing::replaces)
+            .orElseThrow(() -> new NotFound("There are no own figures of that name."));
+    entities.remove(thing);
+    changed(thing.kind(), thing.thingKey());
   }
 
   /** Forgets the catalogue once this is written, and only then has others reckon anew. */
