@@ -261,8 +261,8 @@ class NewProductController {
       case WHIPPED_BUTTER ->
           List.of(
               row(oil, 50),
-              new NewProductForm.Row("carrier:mango-butter", "60 g"),
-              new NewProductForm.Row("carrier:shea", ""));
+              new NewProductForm.Row("carrier:shea", (int) Math.ceil(massG(oil, 50)) + " g"),
+              new NewProductForm.Row("carrier:mango-butter", ""));
       case POMADE ->
           List.of(
               row(oil, 60),
@@ -275,6 +275,16 @@ class NewProductController {
       case POULTICE -> List.of(new NewProductForm.Row(things.firstMarc(), "60 g"));
       default -> List.of(row(oil, 100), new NewProductForm.Row("wax:beeswax", ""));
     };
+  }
+
+  /** What so many ml of an oil weigh, or all of it where there is less, g. */
+  private double massG(String oil, double ml) {
+    try {
+      ProductThings.Thing thing = things.find(oil);
+      return Math.min(thing.thereG(), ml * thing.substance().usual());
+    } catch (Refused refused) {
+      return ml;
+    }
   }
 
   /** So many ml of an oil, or all of it where there is less. */
