@@ -71,7 +71,17 @@ class SameActTest extends BottleHouse {
         act(
             "looked",
             Stage.STANDING,
-            Door.page("kind", "looked", "covered", "no", "floating", "yes", "mould", "no", "bubbles", "NONE"),
+            Door.page(
+                "kind",
+                "looked",
+                "covered",
+                "no",
+                "floating",
+                "yes",
+                "mould",
+                "no",
+                "bubbles",
+                "NONE"),
             Door.json(
                 "looked", "{'covered':false,'floating':true,'bubbles':'NONE','mould':false}")),
         act(
@@ -120,7 +130,13 @@ class SameActTest extends BottleHouse {
             "strained",
             Stage.STANDING,
             new Door(
-                "/batches/{code}/strain", "amount", "320 ml", "expression", "SQUEEZE", "second", "on"),
+                "/batches/{code}/strain",
+                "amount",
+                "320 ml",
+                "expression",
+                "SQUEEZE",
+                "second",
+                "on"),
             Door.json(
                 "strained",
                 "{'oilMl':320,'text':'320 ml','expression':'SQUEEZE','predictedMl':PREDICTED,"
@@ -205,8 +221,7 @@ class SameActTest extends BottleHouse {
     }
     assertThat(logs.get(0)).isNotEmpty();
     IntStream.range(1, logs.size())
-        .forEach(
-            i -> assertThat(logs.get(i)).as("by door %s", i).isEqualTo(logs.get(0)));
+        .forEach(i -> assertThat(logs.get(i)).as("by door %s", i).isEqualTo(logs.get(0)));
   }
 
   private Object off(String code) {
@@ -229,9 +244,13 @@ class SameActTest extends BottleHouse {
       send(code, door.typed()[0], door.typed()[1].replace("PREDICTED", predicted));
       return;
     }
-    String[] typed = Stream.concat(Stream.of(door.typed()), Stream.of("key", key())).toArray(String[]::new);
+    String[] typed =
+        Stream.concat(Stream.of(door.typed()), Stream.of("key", key())).toArray(String[]::new);
     int status =
-        send(keeper, door.path().replace("{code}", code), typed).andReturn().getResponse().getStatus();
+        send(keeper, door.path().replace("{code}", code), typed)
+            .andReturn()
+            .getResponse()
+            .getStatus();
     assertThat(status).as(door.path()).isEqualTo(302);
   }
 
@@ -243,8 +262,7 @@ class SameActTest extends BottleHouse {
                     .with(csrf())
                     .header("Idempotency-Key", key())
                     .contentType("application/json")
-                    .content(
-                        ("{'kind':'" + kind + "','data':" + data + "}").replace('\'', '"')))
+                    .content(("{'kind':'" + kind + "','data':" + data + "}").replace('\'', '"')))
             .andReturn()
             .getResponse()
             .getContentAsString();

@@ -55,8 +55,10 @@ class AroundBatches implements Surroundings {
     }
     String sql =
         switch (what) {
-          case HEATER -> "select count(*) from appliance where household_id = ?1 and cast(id as text) = ?2";
-          case PHOTO -> "select count(*) from look_photo where household_id = ?1 and cast(id as text) = ?2";
+          case HEATER ->
+              "select count(*) from appliance where household_id = ?1 and cast(id as text) = ?2";
+          case PHOTO ->
+              "select count(*) from look_photo where household_id = ?1 and cast(id as text) = ?2";
           // A trial begins with the first jar that names it: all it may not be is somebody else's.
           case TRIAL ->
               "select count(*) from household h where h.id = ?1 and not exists"
@@ -69,8 +71,7 @@ class AroundBatches implements Surroundings {
             .setParameter(1, current.id())
             .setParameter(2, id)
             .getSingleResult();
-    problems.require(
-        !found.equals(0L), field, "There is nothing of that name in your household.");
+    problems.require(!found.equals(0L), field, "There is nothing of that name in your household.");
   }
 
   @Override

@@ -248,6 +248,9 @@ public final class Formats {
 
   /** A range of hours, in one unit. */
   public String hours(Range hours) {
+    if (hours.low() < 1) {
+      return hours(hours.low()) + "–" + hours(hours.high());
+    }
     boolean asDays = hours.high() >= HOURS_IN_HOURS && hours.low() >= HOURS_A_DAY;
     String low = number(asDays ? hours.low() / HOURS_A_DAY : hours.low(), 0);
     String high = number(asDays ? hours.high() / HOURS_A_DAY : hours.high(), 0);
