@@ -1,5 +1,7 @@
 package velvetcrock.api;
 
+import velvetcrock.core.batch.Observations;
+import velvetcrock.core.jar.JarFacts;
 import static velvetcrock.core.Figures.plain;
 
 import io.swagger.v3.oas.annotations.Operation;
@@ -186,7 +188,7 @@ class ReckonController {
         yield.keptByMarcMl(),
         yield.filmMl(),
         Line.of(yield.reckoning()),
-        CautionOut.of(cautions.of(List.of("oily-cloth"))));
+        CautionOut.of(cautions.of(JarFacts.strained(Observations.none()))));
   }
 
   @PostMapping("/balance")

@@ -1,5 +1,7 @@
 package velvetcrock.api;
 
+import velvetcrock.core.caution.About;
+import velvetcrock.core.caution.Facts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.DateTimeException;
@@ -59,12 +61,6 @@ class ReckonHeatController {
 
     HeatStatistics stats =
         HeatStatistics.of(Objects.requireNonNull(trace), Objects.requireNonNull(band), ceiling);
-    List<String> codes = new ArrayList<>();
-    if (stats.peakC() >= FRYING_C) {
-      codes.add("frying");
-    } else if (stats.peakC() > USUAL_CEILING_C) {
-      codes.add("bath-near-boiling");
-    }
     return new Answers.Heat(
         stats.ageingHours(),
         stats.hours(),
@@ -84,7 +80,7 @@ class ReckonHeatController {
                         e.peakC()))
             .toList(),
         Line.of(stats.reckoning()),
-        CautionOut.of(cautions.of(codes)));
+        CautionOut.of(cautions.of(Facts.ofTrace(stats.peakC()))));
   }
 
   private static Instant after(Instant begin, double hours) {
@@ -169,6 +165,7 @@ class ReckonHeatController {
         Line.of(pull.reckoning()),
         CautionOut.of(
             cautions.of(
-                Boolean.TRUE.equals(request.spirit()) ? List.of("spirit-fire") : List.of())));
+                Facts.about(About.POT)
+                    .note(Boolean.TRUE.equals(request.spirit()), "spirit:near"))));
   }
 }

@@ -1,5 +1,6 @@
 package velvetcrock.api;
 
+import velvetcrock.core.caution.Facts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
@@ -119,13 +120,6 @@ class ReckonHerbController {
             dose,
             Objects.requireNonNull(abv),
             Objects.requireNonNull(oil));
-    List<String> codes = new ArrayList<>(List.of("spirit-fire"));
-    if (abv < SpiritStep.WEAK_ABV) {
-      codes.add("spirit-weak");
-    }
-    if (step.waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT) {
-      codes.add("spirit-water");
-    }
     return new Answers.Spirit(
         step.spiritMassG(),
         step.spiritMl(),
@@ -136,6 +130,6 @@ class ReckonHerbController {
         new Answers.Rest(
             SpiritStep.EARLIEST_HOURS, SpiritStep.USUAL_HOURS, SpiritStep.LATEST_HOURS),
         Line.of(step.reckoning()),
-        CautionOut.of(cautions.of(codes)));
+        CautionOut.of(cautions.of(Facts.ofSpirit(abv, step.waterPercentOfOil()))));
   }
 }

@@ -1,5 +1,7 @@
 package velvetcrock.api;
 
+import velvetcrock.core.caution.About;
+import velvetcrock.core.caution.Facts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.LocalDate;
@@ -88,7 +90,7 @@ class ReckonPlanController {
         comparison.needOilMl(),
         comparison.ways().stream().map(ReckonPlanController::way).toList(),
         Line.of(comparison.reckoning()),
-        CautionOut.of(cautions.of(List.of("home-preparation"))));
+        CautionOut.of(cautions.of(Facts.about(About.OUTLOOK))));
   }
 
   private static Answers.WayTo way(Way way) {

@@ -1,5 +1,6 @@
 package velvetcrock.api;
 
+import velvetcrock.core.product.ProductFacts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
@@ -79,7 +80,7 @@ class ReckonProductController {
             .map(p -> new Answers.PartOut(p.key(), p.massG(), 100 * p.massG() / formula.massG()))
             .toList(),
         Line.of(formula.reckoning()),
-        CautionOut.of(cautions.of(List.of("hot-oil"))));
+        CautionOut.of(cautions.of(ProductFacts.ofMelt())));
   }
 
   private static @Nullable Double boxed(OptionalDouble number) {
@@ -160,9 +161,6 @@ class ReckonProductController {
 
     Drops drops =
         Drops.of(counts, Objects.requireNonNull(volume), dropMl, Objects.requireNonNull(where));
-    List<String> codes = new ArrayList<>(List.of("essential-dilute", "patch-test"));
-    counts.forEach(c -> codes.addAll(c.oil().cautions()));
-    codes.addAll(where.cautions());
     return new Answers.Drops(
         drops.percent(),
         drops.ceilingPercent(),
@@ -172,7 +170,12 @@ class ReckonProductController {
             .toList(),
         drops.mostDrops(),
         Line.of(drops.reckoning()),
-        CautionOut.of(cautions.of(codes)));
+        CautionOut.of(
+            cautions.of(
+                ProductFacts.ofDrops(
+                    where,
+                    counts.stream().map(c -> c.oil().key()).toList(),
+                    catalogues.current()))));
   }
 
   private List<Drops.Count> counts(@Nullable List<Requests.DropsIn> sent, Reader reader) {

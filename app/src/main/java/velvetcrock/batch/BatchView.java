@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import velvetcrock.core.jar.JarFacts;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,7 +110,7 @@ record BatchView(
         jar.day() + ", " + jar.standing(),
         next,
         facts(state, reckoning, fmt, lots),
-        worries(state, reckoning, cautions),
+        cautions.of(JarFacts.standing(state, reckoning)),
         cautions.forBottle(reckoning.order(), state.charge().use()),
         thread(log, most, catalogue, cautions, fmt),
         Math.max(0, log.size() - most),
@@ -123,24 +124,6 @@ record BatchView(
             ? null
             : LeavingView.of(state, reckoning, fmt),
         BalanceView.of(state, reckoning, fmt));
-  }
-
-  /** Fire while spirit is about, and what was seen. */
-  private static List<Caution> worries(
-      BatchState state, BatchReckoning reckoning, Cautions cautions) {
-    if (state.status() != Status.INFUSING && state.status() != Status.RESTING) {
-      return List.of();
-    }
-    List<String> codes = new ArrayList<>();
-    boolean spirit = state.charge().manner().spirit() != null;
-    if (spirit && !reckoning.leaving().map(BatchReckoning.Leaving::done).orElse(true)) {
-      codes.add("spirit-fire");
-      if (state.status() == Status.INFUSING) {
-        codes.add("loosely-covered");
-      }
-    }
-    codes.addAll(state.seen().worries());
-    return cautions.of(codes);
   }
 
   private static List<Fact> facts(

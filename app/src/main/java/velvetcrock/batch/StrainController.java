@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import velvetcrock.core.jar.JarFacts;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -159,9 +160,7 @@ class StrainController {
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
     model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
     model.addAttribute("askDates", !reckoning.carrierDatesKnown());
-    List<String> codes = new ArrayList<>(batch.state().seen().worries());
-    codes.add("oily-cloth");
-    model.addAttribute("cautions", cautions.of(codes));
+    model.addAttribute("cautions", cautions.of(JarFacts.strained(batch.state().seen())));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute(

@@ -1,5 +1,6 @@
 package velvetcrock.stove;
 
+import velvetcrock.core.jar.JarFacts;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -85,9 +86,7 @@ final class PotWords {
     Mood mood = mood(present, forecast, served);
     Optional<Instant> topUp = Optional.ofNullable(stint).flatMap(BatchState.Stint::topUpBy);
     boolean bathLow = topUp.filter(by -> !now.isBefore(by)).isPresent();
-    boolean spirit =
-        state.charge().manner().spirit() != null
-            && new BatchReckoning(catalogue, state).leaving().map(l -> !l.done()).orElse(false);
+    boolean spirit = JarFacts.spirit(state, new BatchReckoning(catalogue, state));
     List<Caution> said =
         cautions.forPot(
             new PotOnHeat(

@@ -5,10 +5,11 @@ package velvetcrock.core.caution;
  *
  * @param code lower-case with hyphens
  * @param passing whether one may go on all the same
+ * @param stage when something can be done about it
  * @param text what is the matter, short
  * @param turnTo what to do or whom to ask; may be empty
  */
-public record Caution(String code, Level level, Passing passing, String text, String turnTo) {
+public record Caution(String code, Level level, Passing passing, Stage stage, String text, String turnTo) {
 
   /** How bad it is, worst first. */
   public enum Level {
@@ -28,5 +29,25 @@ public record Caution(String code, Level level, Passing passing, String text, St
     HAVING_READ,
     /** Not at all: what is planned cannot be meant so. */
     NEVER
+  }
+
+  /** When something can be done about it: there it is said at full length. */
+  public enum Stage {
+    /** Herb, oil and method are chosen. */
+    CHOOSING,
+    /** The jar is charged. */
+    CHARGING,
+    /** The jar stands or is on the heat. */
+    TENDING,
+    /** It is strained. */
+    STRAINING,
+    /** It is bottled. */
+    BOTTLING,
+    /** Something is made of it. */
+    MAKING,
+    /** It is used or given away. */
+    GIVING,
+    /** Of every oil: said once a page, at its foot. */
+    GENERAL
   }
 }

@@ -11,12 +11,9 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
-import velvetcrock.core.heat.Appliance;
-import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.CatalogueFile;
 
 /** The cautions that ship with the application and the rules that choose among them. */
@@ -25,13 +22,14 @@ public final class Cautions {
   private final List<Rule> rules;
 
   /** When a caution is due; the words are those of {@code rules.csv}. */
-  private record Rule(String purpose, String fact, String and, String code) {
-    boolean holds(Purpose of, Set<String> facts) {
-      return (purpose.equals("any")
-              || purpose.equals("outside") && of != Purpose.KITCHEN
-              || purpose.equalsIgnoreCase(of.name()))
-          && facts.contains(fact)
-          && (and.isEmpty() || facts.contains(and));
+  private record Rule(About about, String purpose, String fact, String and, String code) {
+    boolean holds(Facts of) {
+      return about == of.about()
+          && (purpose.equals("any")
+              || purpose.equals("outside") && of.purpose() != Purpose.KITCHEN
+              || purpose.equalsIgnoreCase(of.purpose().name()))
+          && of.holds(fact)
+          && (and.isEmpty() || of.holds(and));
     }
   }
 
@@ -57,6 +55,7 @@ public final class Cautions {
                     row.get("code"),
                     Caution.Level.valueOf(row.get("level").toUpperCase(Locale.ROOT)),
                     passing(row.get("level"), row.get("passing")),
+                    Caution.Stage.valueOf(row.get("stage").toUpperCase(Locale.ROOT)),
                     row.get("text"),
                     row.get("turnTo")),
             Caution::code);
@@ -67,6 +66,7 @@ public final class Cautions {
                 problems,
                 row ->
                     rule(
+                        row.get("about"),
                         row.get("purpose"),
                         row.get("fact"),
                         row.get("and"),
@@ -90,14 +90,19 @@ public final class Cautions {
   }
 
   private static Rule rule(
-      String purpose, String fact, String and, String code, Map<String, Caution> byCode) {
+      String about,
+      String purpose,
+      String fact,
+      String and,
+      String code,
+      Map<String, Caution> byCode) {
     if (!byCode.containsKey(code)) {
       throw new Refused("code", "No caution has the code “" + code + "”.");
     }
     if (!purpose.equals("any") && !purpose.equals("outside")) {
       Purpose.valueOf(purpose.toUpperCase(Locale.ROOT));
     }
-    return new Rule(purpose, fact, and, code);
+    return new Rule(About.valueOf(about.toUpperCase(Locale.ROOT)), purpose, fact, and, code);
   }
 
   /**
@@ -122,11 +127,17 @@ public final class Cautions {
         .toList();
   }
 
-  /** What to say while something is planned: the rules that hold, worst first. */
-  public List<Caution> forPlan(Situation situation) {
-    List<String> codes = due(situation.purpose(), Facts.of(situation));
-    codes.addAll(forContents(situation.order()));
+  /** What is due of a thing by its facts, worst first. */
+  public List<Caution> of(Facts facts) {
+    List<String> codes = new ArrayList<>();
+    rules.stream().filter(r -> r.holds(facts)).map(Rule::code).forEach(codes::add);
+    codes.addAll(facts.codes());
     return of(codes);
+  }
+
+  /** What to say while something is planned, worst first. */
+  public List<Caution> forPlan(Situation situation) {
+    return of(Facts.of(situation));
   }
 
   /**
@@ -142,70 +153,16 @@ public final class Cautions {
 
   /** What a finished oil's label has to say. */
   public List<Caution> forBottle(ChargeOrder order, Use use) {
-    List<String> codes = new ArrayList<>(forContents(order));
-    if (use == Use.KITCHEN) {
-      codes.addAll(due(Purpose.KITCHEN, Facts.ofContents(order)));
-    }
-    return of(codes);
-  }
-
-  private List<String> due(Purpose purpose, Set<String> facts) {
-    List<String> codes = new ArrayList<>();
-    rules.stream().filter(r -> r.holds(purpose, facts)).map(Rule::code).forEach(codes::add);
-    return codes;
+    return of(Facts.ofLabel(order, use));
   }
 
   /** What a best-before has to be told with. */
   public List<Caution> forKeeping(Keeping keeping, Use use) {
-    List<String> codes = new ArrayList<>();
-    switch (keeping.decidedBy()) {
-      case FREE_WATER -> codes.add("free-water");
-      case KITCHEN_FRESH, STOOD_WARM -> codes.add("botulism");
-      case KITCHEN_DRIED, KITCHEN_NOT_IN_FRIDGE -> codes.add("kitchen-dried");
-      case CARRIER_DATE, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> {
-        if (keeping.startDays() <= 0) {
-          codes.add("old-carrier");
-        }
-      }
-    }
-    codes.add(use == Use.SKIN ? "patch-test" : "home-preparation");
-    return of(codes);
+    return of(Facts.of(keeping, use));
   }
 
   /** What to say of a pot on the heat, worst first. */
   public List<Caution> forPot(PotOnHeat pot) {
-    List<String> codes = new ArrayList<>();
-    Appliance heater = pot.heater();
-    boolean fire =
-        heater != null
-            && (heater.burner() && !(heater == Appliance.ELECTRIC_PLATE && pot.bath())
-                || heater == Appliance.OVEN
-                || heater == Appliance.DEHYDRATOR);
-    if (pot.spirit() && fire) {
-      codes.add("spirit-on-burner");
-    } else if (pot.spirit()) {
-      codes.add("spirit-fire");
-    }
-    if (pot.celsius() >= HeatGoal.FRYING_C) {
-      codes.add("frying");
-    }
-    if (pot.bath() && pot.celsius() > HeatGoal.BATH_CEILING_C) {
-      codes.add("bath-too-hot");
-    }
-    if (pot.bathLow()) {
-      codes.add("bath-low");
-    }
-    return of(codes);
-  }
-
-  private static List<String> forContents(ChargeOrder order) {
-    List<String> codes = new ArrayList<>();
-    order.herbs().forEach(h -> codes.addAll(h.herb().cautions()));
-    order.carriers().shares().stream()
-        .map(s -> s.carrier())
-        .map(Carrier::allergen)
-        .filter(allergen -> !allergen.isEmpty())
-        .forEach(allergen -> codes.add(allergen.replace(' ', '-')));
-    return codes;
+    return of(Facts.of(pot));
   }
 }

@@ -1,57 +1,158 @@
 package velvetcrock.core.caution;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.moisture.Moisture;
+import velvetcrock.core.spirit.SpiritStep;
 
-/** The facts about what is planned, in the words of {@code rules.csv}. */
-final class Facts {
+/** The facts about one thing, in the words of {@code rules.csv}, and the codes of its contents. */
+public final class Facts {
   private static final double FRIDGE_C = 4;
   private static final double WARM_C = 38;
   private static final double HOT_C = 50;
-  private static final double NEAR_BOILING_C = 90;
-  private static final double FRYING_C = 100;
 
+  private final About about;
+  private final Purpose purpose;
   private final Set<String> facts = new LinkedHashSet<>(Set.of("any"));
+  private final List<String> codes = new ArrayList<>();
 
-  private Facts() {}
+  private Facts(About about, Purpose purpose) {
+    this.about = about;
+    this.purpose = purpose;
+  }
 
-  static Set<String> of(Situation situation) {
-    Facts facts = new Facts();
+  /** No fact yet of a thing, whatever it is for. */
+  public static Facts about(About about) {
+    return new Facts(about, Purpose.SKIN);
+  }
+
+  /** The facts of what is planned, with the cautions of its herbs and oils. */
+  static Facts of(Situation situation) {
+    Facts facts = new Facts(About.PLAN, situation.purpose());
     facts.covering(situation.charge());
     facts.contents(situation.order());
     facts.heat(situation);
     facts.note(situation.light() == Light.WINDOW, "light:window");
-    situation
-        .additions()
-        .forEach(
-            a -> facts.facts.add("with:" + a.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+    situation.additions().forEach(a -> facts.note(true, "with:" + word(a)));
     facts.note(
         situation.additions().contains(Situation.Addition.WEAK_SPIRIT)
             || situation.additions().contains(Situation.Addition.SPIRIT_WATER),
         "with:spirit");
-    return facts.facts;
+    return facts;
   }
 
   /** The facts that stay true of a bottle. */
-  static Set<String> ofContents(ChargeOrder order) {
-    Facts facts = new Facts();
+  static Facts ofLabel(ChargeOrder order, Use use) {
+    Facts facts = new Facts(About.LABEL, Purpose.of(use));
     facts.contents(order);
-    return facts.facts;
+    return facts;
   }
 
-  private void note(boolean holds, String fact) {
+  /** The facts of a best-before. */
+  static Facts of(Keeping keeping, Use use) {
+    boolean byItself =
+        switch (keeping.decidedBy()) {
+          case CARRIER_DATE, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> true;
+          case FREE_WATER, KITCHEN_FRESH, STOOD_WARM, KITCHEN_DRIED, KITCHEN_NOT_IN_FRIDGE ->
+              false;
+        };
+    return new Facts(About.KEEPING, Purpose.of(use))
+        .note(true, "decided:" + word(keeping.decidedBy()))
+        .note(byItself && keeping.startDays() <= 0, "spent");
+  }
+
+  /** The facts of a pot on the heat. */
+  static Facts of(PotOnHeat pot) {
+    Appliance heater = pot.heater();
+    boolean fire =
+        heater != null
+            && (heater.burner() && !(heater == Appliance.ELECTRIC_PLATE && pot.bath())
+                || heater == Appliance.OVEN
+                || heater == Appliance.DEHYDRATOR);
+    return about(About.POT)
+        .note(pot.spirit() && fire, "spirit:fire")
+        .note(pot.spirit() && !fire, "spirit:near")
+        .note(pot.celsius() >= HeatGoal.FRYING_C, "heat:frying")
+        .note(pot.bath() && pot.celsius() > HeatGoal.BATH_CEILING_C, "bath:too-hot")
+        .note(pot.bathLow(), "bath:low");
+  }
+
+  /**
+   * The facts of a course of temperatures.
+   *
+   * @param peakC the hottest of it, °C
+   */
+  public static Facts ofTrace(double peakC) {
+    boolean frying = peakC >= HeatGoal.FRYING_C;
+    return about(About.TRACE)
+        .note(frying, "heat:frying")
+        .note(!frying && peakC > HeatGoal.BATH_CEILING_C, "heat:near-boiling");
+  }
+
+  /**
+   * The facts of a spirit step.
+   *
+   * @param abvPercent its strength, % vol
+   * @param waterPercentOfOil water that it brings, % of the oil's weight
+   */
+  public static Facts ofSpirit(double abvPercent, double waterPercentOfOil) {
+    return about(About.SPIRIT)
+        .note(abvPercent < SpiritStep.WEAK_ABV, "with:weak-spirit")
+        .note(waterPercentOfOil > Charge.WATER_OIL_CAN_HOLD_PERCENT, "with:spirit-water");
+  }
+
+  /** Adds a fact where it holds. */
+  public Facts note(boolean holds, String fact) {
     if (holds) {
       facts.add(fact);
     }
+    return this;
+  }
+
+  /** Adds the codes that its contents bring by their own rows of data. */
+  public Facts bringing(Collection<String> theirs) {
+    codes.addAll(theirs);
+    return this;
+  }
+
+  About about() {
+    return about;
+  }
+
+  Purpose purpose() {
+    return purpose;
+  }
+
+  Set<String> all() {
+    return Set.copyOf(facts);
+  }
+
+  boolean holds(String fact) {
+    return facts.contains(fact);
+  }
+
+  List<String> codes() {
+    return List.copyOf(codes);
+  }
+
+  /** The word of a constant as the rules write it. */
+  public static String word(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private void covering(Charge charge) {
@@ -69,6 +170,7 @@ final class Facts {
   private void contents(ChargeOrder order) {
     for (HerbPortion herb : order.herbs()) {
       herb.herb().cautions().forEach(tag -> facts.add("herb:" + tag));
+      codes.addAll(herb.herb().cautions());
       note(!herb.herb().edible(), "herb-not-edible");
       note(herb.state() == HerbState.DRIED, "state:dried");
       note(herb.state() != HerbState.DRIED, "state:wet");
@@ -76,6 +178,10 @@ final class Facts {
     }
     for (CarrierBlend.Share share : order.carriers().shares()) {
       note(!share.carrier().edible(), "carrier:not-edible");
+      String allergen = share.carrier().allergen();
+      if (!allergen.isEmpty()) {
+        codes.add(allergen.replace(' ', '-'));
+      }
     }
   }
 
@@ -85,8 +191,8 @@ final class Facts {
     note(celsius < WARM_C && celsius > FRIDGE_C, "heat:room");
     note(celsius >= WARM_C, "heat:warm");
     note(celsius >= HOT_C, "heat:hot");
-    note(celsius > NEAR_BOILING_C, "heat:near-boiling");
-    note(celsius >= FRYING_C, "heat:frying");
+    note(celsius > HeatGoal.BATH_CEILING_C, "heat:near-boiling");
+    note(celsius >= HeatGoal.FRYING_C, "heat:frying");
     note(
         situation.order().herbs().stream().anyMatch(h -> celsius > h.herb().drawing().ceilingC()),
         "heat:over-herb");

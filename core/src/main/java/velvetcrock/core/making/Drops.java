@@ -61,16 +61,6 @@ public record Drops(
       this.ceilingPercent = ceilingPercent;
     }
 
-    /** Codes of the cautions that essential oils call for there. */
-    public List<String> cautions() {
-      return switch (this) {
-        case UNDER_2 -> List.of("essential-under-two");
-        case CHILD_2_6, CHILD_6_12 -> List.of("essential-child");
-        case PREGNANCY -> List.of("essential-pregnancy");
-        case FACE, BODY, SMALL_AREA -> List.of();
-      };
-    }
-
     OptionalDouble own(EssentialOil oil) {
       return switch (this) {
         case PREGNANCY -> oil.pregnancy();
