@@ -88,7 +88,8 @@ class AgreementTest extends AppTest {
   void theBenchPromisesWhatTheBatchTells() throws Exception {
     int charged = 0;
     for (Method method : Method.values()) {
-      for (String herb : List.of("yarrow", "rosemary", "st-johns-wort", "meadowsweet", "mullein", "calendula")) {
+      for (String herb :
+          List.of("yarrow", "rosemary", "st-johns-wort", "meadowsweet", "mullein", "calendula")) {
         for (String state : List.of("DRIED", "FRESH")) {
           String[] typed = typed(method, herb, state, today().minusDays(method.heated() ? 0 : 9));
           Document bench = Jsoup.parse(content(send(keeper, "/bench/reckon", typed)));

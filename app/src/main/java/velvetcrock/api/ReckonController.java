@@ -1,7 +1,5 @@
 package velvetcrock.api;
 
-import velvetcrock.core.batch.Observations;
-import velvetcrock.core.jar.JarFacts;
 import static velvetcrock.core.Figures.plain;
 
 import io.swagger.v3.oas.annotations.Operation;
@@ -17,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
+import velvetcrock.core.batch.Observations;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.caution.Situation;
@@ -28,6 +27,7 @@ import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.heat.Trace;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;

@@ -1,6 +1,5 @@
 package velvetcrock.api;
 
-import velvetcrock.core.caution.Facts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
@@ -14,7 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
-import velvetcrock.core.charge.Charge;
+import velvetcrock.core.caution.Facts;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.DryingCurve.Weighing;
 import velvetcrock.core.moisture.Moisture;

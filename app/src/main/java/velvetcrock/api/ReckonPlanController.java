@@ -1,7 +1,5 @@
 package velvetcrock.api;
 
-import velvetcrock.core.caution.About;
-import velvetcrock.core.caution.Facts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.LocalDate;
@@ -17,7 +15,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
+import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Facts;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.making.Firmness;

@@ -1,6 +1,5 @@
 package velvetcrock.api;
 
-import velvetcrock.core.product.ProductFacts;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
@@ -23,6 +22,7 @@ import velvetcrock.core.making.Formula;
 import velvetcrock.core.making.Formula.Target;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
+import velvetcrock.core.product.ProductFacts;
 import velvetcrock.kitchen.Catalogues;
 
 /** What the oil becomes next. Computed, answered, not stored. */

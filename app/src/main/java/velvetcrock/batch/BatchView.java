@@ -1,9 +1,10 @@
 package velvetcrock.batch;
 
-import velvetcrock.core.jar.JarFacts;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
@@ -16,11 +17,13 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
+import velvetcrock.web.CautionsView;
 import velvetcrock.web.Formats;
 
 /**
@@ -40,8 +43,8 @@ record BatchView(
     String lead,
     Next next,
     List<Fact> facts,
-    List<Caution> worries,
-    List<Caution> cautions,
+    CautionsView worries,
+    CautionsView cautions,
     List<Line> thread,
     int older,
     boolean infusing,
@@ -110,8 +113,14 @@ record BatchView(
         jar.day() + ", " + jar.standing(),
         next,
         facts(state, reckoning, fmt, lots),
-        cautions.of(JarFacts.standing(state, reckoning)),
-        cautions.forBottle(reckoning.order(), state.charge().use()),
+        CautionsView.of(
+            cautions.of(JarFacts.standing(state, reckoning)),
+            stages(state),
+            state.charge().manner().read()),
+        CautionsView.of(
+            cautions.forBottle(reckoning.order(), state.charge().use()),
+            stages(state),
+            state.charge().manner().read()),
         thread(log, most, catalogue, cautions, fmt),
         Math.max(0, log.size() - most),
         state.status() == Status.INFUSING,
@@ -124,6 +133,15 @@ record BatchView(
             ? null
             : LeavingView.of(state, reckoning, fmt),
         BalanceView.of(state, reckoning, fmt));
+  }
+
+  /** What can be done about a batch as it stands. */
+  private static Set<Caution.Stage> stages(BatchState state) {
+    return switch (state.status()) {
+      case RESTING, INFUSING -> EnumSet.of(Caution.Stage.CHARGING, Caution.Stage.TENDING);
+      case STRAINED -> EnumSet.of(Caution.Stage.STRAINING, Caution.Stage.BOTTLING);
+      case BOTTLED, FINISHED, THROWN_OUT -> EnumSet.of(Caution.Stage.MAKING, Caution.Stage.GIVING);
+    };
   }
 
   private static List<Fact> facts(

@@ -1,8 +1,6 @@
 package velvetcrock.batch;
 
-import velvetcrock.core.jar.JarFacts;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +18,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.care.StrainStep;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.jar.Window;
 import velvetcrock.core.keeping.AntioxidantDose;
 import velvetcrock.core.keeping.Store;

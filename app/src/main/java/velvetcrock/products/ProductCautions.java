@@ -1,19 +1,16 @@
 package velvetcrock.products;
 
-import velvetcrock.core.product.ProductFacts;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.making.Drops;
-import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.product.DropsIn;
 import velvetcrock.core.product.Intent;
 import velvetcrock.core.product.PartIn;
+import velvetcrock.core.product.ProductFacts;
 import velvetcrock.kitchen.Catalogues;
 
 /** The cautions that a product calls for, and its allergens. */

@@ -1,6 +1,5 @@
 package velvetcrock.stove;
 
-import velvetcrock.core.jar.JarFacts;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -19,6 +18,7 @@ import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.HeatStatistics.Band;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;

@@ -1,5 +1,8 @@
 package velvetcrock.core.caution;
 
+import java.util.Collection;
+import java.util.Set;
+
 /**
  * A caution.
  *
@@ -9,7 +12,20 @@ package velvetcrock.core.caution;
  * @param text what is the matter, short
  * @param turnTo what to do or whom to ask; may be empty
  */
-public record Caution(String code, Level level, Passing passing, Stage stage, String text, String turnTo) {
+public record Caution(
+    String code, Level level, Passing passing, Stage stage, String text, String turnTo) {
+
+  /**
+   * Whether a line of it is enough: it was read before, or nothing can be done about it now. What
+   * says stop is folded only once it was read.
+   *
+   * @param now the stages at which somebody stands
+   * @param read codes that were read
+   */
+  public boolean folded(Set<Stage> now, Collection<String> read) {
+    return read.contains(code)
+        || level != Level.STOP && stage != Stage.GENERAL && !now.contains(stage);
+  }
 
   /** How bad it is, worst first. */
   public enum Level {

@@ -68,8 +68,7 @@ public final class Facts {
     boolean byItself =
         switch (keeping.decidedBy()) {
           case CARRIER_DATE, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> true;
-          case FREE_WATER, KITCHEN_FRESH, STOOD_WARM, KITCHEN_DRIED, KITCHEN_NOT_IN_FRIDGE ->
-              false;
+          case FREE_WATER, KITCHEN_FRESH, STOOD_WARM, KITCHEN_DRIED, KITCHEN_NOT_IN_FRIDGE -> false;
         };
     return new Facts(About.KEEPING, Purpose.of(use))
         .note(true, "decided:" + word(keeping.decidedBy()))

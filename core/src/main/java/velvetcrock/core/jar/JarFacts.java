@@ -18,8 +18,7 @@ public final class JarFacts {
     }
     return seen(state.seen())
         .note(spirit(state, reckoning), "spirit:leaving")
-        .note(
-            spirit(state, reckoning) && state.status() == Status.INFUSING, "spirit:infusing");
+        .note(spirit(state, reckoning) && state.status() == Status.INFUSING, "spirit:infusing");
   }
 
   /** Of a jar that is being strained. */

@@ -21,7 +21,11 @@ public final class ProductFacts {
    * @param drops essential oils that are in it
    */
   public static Facts of(
-      Intent plan, List<PartIn> parts, Drops.Where where, List<DropsIn> drops, Catalogue catalogue) {
+      Intent plan,
+      List<PartIn> parts,
+      Drops.Where where,
+      List<DropsIn> drops,
+      Catalogue catalogue) {
     List<String> herbs =
         parts.stream()
             .filter(p -> p.infused() != null)

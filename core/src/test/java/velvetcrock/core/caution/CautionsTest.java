@@ -278,4 +278,16 @@ class CautionsTest {
         .extracting(Caution::code)
         .containsExactly("botulism", "daisy-family", "patch-test");
   }
+
+  @Test
+  void aLineIsEnoughOnceItWasReadOrIsForAnotherDay() {
+    Set<Caution.Stage> tending = Set.of(Caution.Stage.TENDING);
+    Caution fire = cautions.of("spirit-fire");
+    assertThat(fire.folded(tending, List.of())).isFalse();
+    assertThat(fire.folded(tending, List.of("spirit-fire"))).isTrue();
+    assertThat(fire.folded(Set.of(), List.of())).as("a stop stays until it was read").isFalse();
+    assertThat(cautions.of("sun").folded(tending, List.of())).isTrue();
+    assertThat(cautions.of("floating").folded(tending, List.of())).isFalse();
+    assertThat(cautions.of("latex").folded(tending, List.of())).isFalse();
+  }
 }

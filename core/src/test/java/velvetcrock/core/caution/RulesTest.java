@@ -1,19 +1,5 @@
 package velvetcrock.core.caution;
 
-import velvetcrock.core.batch.Bubbles;
-import velvetcrock.core.batch.Smelled;
-import velvetcrock.core.batch.Looked;
-import velvetcrock.core.batch.Observations;
-import velvetcrock.core.batch.OffSmell;
-import velvetcrock.core.jar.JarFacts;
-import velvetcrock.core.keeping.Store;
-import velvetcrock.core.making.Working;
-import velvetcrock.core.making.Drops;
-import velvetcrock.core.making.ProductKind;
-import velvetcrock.core.product.ProductFacts;
-import velvetcrock.core.product.DropsIn;
-import velvetcrock.core.product.Intent;
-import velvetcrock.core.product.PartIn;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -25,18 +11,32 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.Problems;
+import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.Observations;
+import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.Smelled;
 import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
+import velvetcrock.core.making.Drops;
+import velvetcrock.core.making.ProductKind;
+import velvetcrock.core.making.Working;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.CatalogueFile;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.product.DropsIn;
+import velvetcrock.core.product.Intent;
+import velvetcrock.core.product.PartIn;
+import velvetcrock.core.product.ProductFacts;
 
 /** The rules as they ship: every fact in them is one that can come true. */
 class RulesTest {
