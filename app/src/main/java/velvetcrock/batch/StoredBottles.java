@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.StoredInputs.BottleInData;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BottleChecked;
+import velvetcrock.core.batch.BottleEvent;
 import velvetcrock.core.batch.BottleGone;
 import velvetcrock.core.batch.BottleOpened;
 import velvetcrock.core.batch.BottleStood;
@@ -21,8 +22,46 @@ import velvetcrock.ledger.Stored;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about bottles, as they are stored. */
-final class StoredBottles {
-  private StoredBottles() {}
+interface StoredBottles extends BottleEvent.Cases<StoredEvent<BatchEvent>> {
+  @Override
+  default StoredEvent<BatchEvent> bottled(Bottled event) {
+    return BottledData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> capped(Capped event) {
+    return CappedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> drawn(Drawn event) {
+    return DrawnData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> givenBack(GivenBack event) {
+    return GivenBackData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> bottleStood(BottleStood event) {
+    return BottleStoodData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> bottleOpened(BottleOpened event) {
+    return BottleOpenedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> bottleChecked(BottleChecked event) {
+    return BottleCheckedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> bottleGone(BottleGone event) {
+    return BottleGoneData.of(event);
+  }
 
   @Kind(name = "bottled", says = "Bottled, into one or more bottles.", door = Door.ANYBODY)
   record BottledData(List<BottleInData> bottles) implements StoredEvent<BatchEvent> {

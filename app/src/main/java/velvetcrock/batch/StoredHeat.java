@@ -10,6 +10,7 @@ import velvetcrock.core.batch.BathToppedUp;
 import velvetcrock.core.batch.FeltByHand;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.batch.HeatAnswered;
+import velvetcrock.core.batch.HeatEvent;
 import velvetcrock.core.batch.KnobTurned;
 import velvetcrock.core.batch.PutOnHeat;
 import velvetcrock.core.batch.RanHot;
@@ -20,8 +21,41 @@ import velvetcrock.ledger.Kind;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about the heat, as they are stored. */
-final class StoredHeat {
-  private StoredHeat() {}
+interface StoredHeat extends HeatEvent.Cases<StoredEvent<BatchEvent>> {
+  @Override
+  default StoredEvent<BatchEvent> putOnHeat(PutOnHeat event) {
+    return PutOnHeatData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> knobTurned(KnobTurned event) {
+    return KnobTurnedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> takenOffHeat(TakenOffHeat event) {
+    return TakenOffHeatData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> feltByHand(FeltByHand event) {
+    return FeltByHandData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> bathToppedUp(BathToppedUp event) {
+    return BathToppedUpData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> ranHot(RanHot event) {
+    return RanHotData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> heatAnswered(HeatAnswered event) {
+    return HeatAnsweredData.of(event);
+  }
 
   @Kind(name = "put-on-heat", says = "It was put on the heat.", door = Door.ANYBODY)
   record PutOnHeatData(

@@ -17,6 +17,7 @@ import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.batch.DampChecked;
 import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.JarEvent;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.OffSmell;
@@ -38,8 +39,76 @@ import velvetcrock.ledger.Stored;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about the jar, as they are stored. */
-final class StoredJar {
-  private StoredJar() {}
+interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
+  @Override
+  default StoredEvent<BatchEvent> charged(Charged event) {
+    return ChargedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> dampChecked(DampChecked event) {
+    return DampCheckedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> oilPoured(OilPoured event) {
+    return OilPouredData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> potWeighed(PotWeighed event) {
+    return PotWeighedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> transferred(Transferred event) {
+    return TransferredData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> shaken(Shaken event) {
+    return ShakenData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> turned(Turned event) {
+    return TurnedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> allWell(AllWell event) {
+    return AllWellData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> looked(Looked event) {
+    return LookedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> smelled(Smelled event) {
+    return SmelledData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> toppedUp(ToppedUp event) {
+    return ToppedUpData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> moved(Moved event) {
+    return MovedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> coloured(Coloured event) {
+    return ColouredData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> thrownOut(ThrownOut event) {
+    return ThrownOutData.of(event);
+  }
 
   @Kind(
       name = "charged",

@@ -3,14 +3,28 @@ package velvetcrock.batch;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.LookedBack;
 import velvetcrock.core.batch.Noted;
+import velvetcrock.core.batch.RemarkEvent;
 import velvetcrock.core.batch.Struck;
 import velvetcrock.ledger.Door;
 import velvetcrock.ledger.Kind;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries that change nothing of how things stand, as they are stored. */
-final class StoredRemarks {
-  private StoredRemarks() {}
+interface StoredRemarks extends RemarkEvent.Cases<StoredEvent<BatchEvent>> {
+  @Override
+  default StoredEvent<BatchEvent> noted(Noted event) {
+    return NotedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> lookedBack(LookedBack event) {
+    return LookedBackData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> struck(Struck event) {
+    return StruckData.of(event);
+  }
 
   @Kind(name = "note", says = "Something worth writing down.", door = Door.ANYBODY)
   record NotedData(String text) implements StoredEvent<BatchEvent> {

@@ -10,14 +10,38 @@ import velvetcrock.core.batch.Leaving;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.StoodClear;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.batch.StrainingEvent;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.ledger.Door;
 import velvetcrock.ledger.Kind;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about the straining, as they are stored. */
-final class StoredStraining {
-  private StoredStraining() {}
+interface StoredStraining extends StrainingEvent.Cases<StoredEvent<BatchEvent>> {
+  @Override
+  default StoredEvent<BatchEvent> strained(Strained event) {
+    return StrainedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> marcWeighed(MarcWeighed event) {
+    return MarcWeighedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> decanted(Decanted event) {
+    return DecantedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> stoodClear(StoodClear event) {
+    return StoodClearData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> drawnUnbottled(DrawnUnbottled event) {
+    return DrawnUnbottledData.of(event);
+  }
 
   @Kind(name = "strained", says = "Strained.", door = Door.ANYBODY)
   record StrainedData(

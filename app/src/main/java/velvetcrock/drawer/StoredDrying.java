@@ -20,8 +20,41 @@ import velvetcrock.ledger.Kind;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about a load that dries, as they are stored. */
-final class StoredDrying {
-  private StoredDrying() {}
+interface StoredDrying extends DryingEvent.Visitor<StoredEvent<DryingEvent>> {
+  @Override
+  default StoredEvent<DryingEvent> dryingBegun(DryingBegun event) {
+    return DryingBegunData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> loadWeighed(LoadWeighed event) {
+    return LoadWeighedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> snapped(Snapped event) {
+    return SnappedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> waterKnown(WaterKnown event) {
+    return WaterKnownData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> putAway(PutAway event) {
+    return PutAwayData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> loadThrownOut(LoadThrownOut event) {
+    return LoadThrownOutData.of(event);
+  }
+
+  @Override
+  default StoredEvent<DryingEvent> dryingStruck(DryingStruck event) {
+    return DryingStruckData.of(event);
+  }
 
   @Kind(name = "begun", says = "It was hung up or spread.", door = Door.ANYBODY)
   record DryingBegunData(

@@ -19,8 +19,51 @@ import velvetcrock.ledger.Kind;
 import velvetcrock.ledger.StoredEvent;
 
 /** Entries about a lot, as they are stored. */
-final class StoredLot {
-  private StoredLot() {}
+interface StoredLot extends LotEvent.Visitor<StoredEvent<LotEvent>> {
+  @Override
+  default StoredEvent<LotEvent> lotAdded(LotAdded event) {
+    return LotAddedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotPicked(LotPicked event) {
+    return LotPickedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotTaken(LotTaken event) {
+    return LotTakenData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotGivenBack(LotGivenBack event) {
+    return LotGivenBackData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotCounted(LotCounted event) {
+    return LotCountedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotDescribed(LotDescribed event) {
+    return LotDescribedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotOpened(LotOpened event) {
+    return LotOpenedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotEnded(LotEnded event) {
+    return LotEndedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<LotEvent> lotStruck(LotStruck event) {
+    return LotStruckData.of(event);
+  }
 
   @Kind(name = "added", says = "It was put into the drawer.", door = Door.ANYBODY)
   record LotAddedData(@Nullable LotDetailsData details, double amount, String text)

@@ -26,8 +26,61 @@ import velvetcrock.products.StoredParts.PartInData;
 import velvetcrock.products.StoredParts.TinGroupData;
 
 /** Entries about a product, as they are stored. */
-final class StoredProduct {
-  private StoredProduct() {}
+interface StoredProduct extends ProductEvent.Visitor<StoredEvent<ProductEvent>> {
+  @Override
+  default StoredEvent<ProductEvent> productBegun(ProductBegun event) {
+    return ProductBegunData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> stirredIn(StirredIn event) {
+    return StirredInData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> spoonTested(SpoonTested event) {
+    return SpoonTestedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> meltRead(MeltRead event) {
+    return MeltReadData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> whippingSeen(WhippingSeen event) {
+    return WhippingSeenData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> poured(Poured event) {
+    return PouredData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> abandoned(Abandoned event) {
+    return AbandonedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> tinWent(TinWent event) {
+    return TinWentData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> skinReacted(SkinReacted event) {
+    return SkinReactedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> productRemarked(ProductRemarked event) {
+    return ProductRemarkedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> productStruck(ProductStruck event) {
+    return ProductStruckData.of(event);
+  }
 
   @Kind(name = "pot-begun", says = "It was weighed into the pan.", door = Door.ANYBODY)
   record ProductBegunData(
