@@ -1,5 +1,8 @@
 package velvetcrock;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
@@ -105,6 +108,16 @@ class SizesTest {
       }
     }
     assertNoneGrew(busy, BUSY_CLASSES);
+  }
+
+  @Test
+  void noTwoTypesOfTheApplicationAreOfOneName() {
+    Map<String, List<String>> byName =
+        CLASSES.stream()
+            .filter(c -> !c.isNestedClass() && !c.getPackageName().startsWith("velvetcrock.core"))
+            .filter(c -> !c.getSimpleName().equals("package-info"))
+            .collect(groupingBy(JavaClass::getSimpleName, mapping(JavaClass::getName, toList())));
+    assertThat(byName.values()).allSatisfy(named -> assertThat(named).hasSize(1));
   }
 
   @Test

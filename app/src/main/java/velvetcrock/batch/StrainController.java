@@ -102,13 +102,13 @@ class StrainController {
     if (batch.state().strained() == null) {
       return "redirect:/batches/" + batch.code() + "/strain";
     }
-    return bottlePage(batch, BottleForm.empty(), FieldErrors.none(), model);
+    return bottlePage(batch, BottlingForm.empty(), FieldErrors.none(), model);
   }
 
   @PostMapping("/batches/{code}/bottle")
   String bottled(
       @PathVariable String code,
-      BottleForm form,
+      BottlingForm form,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -209,7 +209,7 @@ class StrainController {
     };
   }
 
-  private String bottlePage(BatchRecord batch, BottleForm form, FieldErrors errors, Model model) {
+  private String bottlePage(BatchRecord batch, BottlingForm form, FieldErrors errors, Model model) {
     Formats fmt = households.formats(households.current());
     model.addAttribute("batch", batch);
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));

@@ -113,7 +113,7 @@ class StrainService {
    * @throws Refused at every field that cannot be read
    */
   @Transactional
-  public Written bottle(BatchRecord batch, BottleForm form) {
+  public Written bottle(BatchRecord batch, BottlingForm form) {
     Household house = households.current();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     Problems problems = new Problems();

@@ -70,7 +70,7 @@ class HerbController {
     model.addAttribute("batches", lines(key, fmt, "charged"));
     model.addAttribute("lookedBack", lines(key, fmt, "looked-back"));
     model.addAttribute("trials", lines(key, fmt, "trial-concluded"));
-    model.addAttribute("kept", Kept.of(experience.own(), herb, fmt));
+    model.addAttribute("kept", KeptByMarc.of(experience.own(), herb, fmt));
     model.addAttribute("cautions", cautions.of(herb.cautions()));
     return "memory/herb";
   }

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param cold set when they were capped fully cool
  * @param key names the bottling
  */
-record BottleForm(
+record BottlingForm(
     @Nullable List<String> amount,
     @Nullable List<String> size,
     @Nullable List<String> placeOf,
@@ -25,8 +25,8 @@ record BottleForm(
     @Nullable String clean,
     @Nullable String cold,
     @Nullable String key) {
-  static BottleForm empty() {
-    return new BottleForm(null, null, null, null, null, null, null, null, null, null);
+  static BottlingForm empty() {
+    return new BottlingForm(null, null, null, null, null, null, null, null, null, null);
   }
 
   /** The amount typed in a row, or nothing. */

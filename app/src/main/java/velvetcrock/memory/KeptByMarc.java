@@ -10,8 +10,8 @@ import velvetcrock.core.yield.Retention;
 import velvetcrock.web.Formats;
 
 /** Says how much oil the marc of a herb's parts keeps, as far as the household's batches tell. */
-final class Kept {
-  private Kept() {}
+final class KeptByMarc {
+  private KeptByMarc() {}
 
   static List<String> of(List<Retention.Own> own, Herb herb, Formats fmt) {
     List<String> lines = new ArrayList<>();
