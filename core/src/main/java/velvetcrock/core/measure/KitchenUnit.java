@@ -1,29 +1,25 @@
 package velvetcrock.core.measure;
 
-import static systems.uom.common.USCustomary.FLUID_OUNCE;
-import static systems.uom.common.USCustomary.OUNCE;
-import static systems.uom.common.USCustomary.POUND;
-
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javax.measure.Unit;
-import javax.measure.quantity.Mass;
-import javax.measure.quantity.Volume;
-import tech.units.indriya.unit.Units;
 import velvetcrock.core.Range;
 import velvetcrock.core.measure.Measure.Kind;
 
-/** A unit that may stand behind a number, with the words for it and its size in each kitchen. */
+/**
+ * A unit that may stand behind a number, with the words for it and its size in each kitchen: g, ml,
+ * mm. Pound and ounce are the international avoirdupois ones, exact by the agreement of 1959; the
+ * US fluid ounce is a 128th of a gallon of 231 cubic inches, exact (NIST Handbook 44, appendix C).
+ */
 enum KitchenUnit {
   GRAM(1, true, "g", "gr", "gm", "gram", "grams", "gramme", "grammes"),
   KILOGRAM(1000, true, "kg", "kilo", "kilos", "kilogram", "kilograms"),
   MILLIGRAM(0.001, true, "mg", "milligram", "milligrams"),
-  OUNCE_WEIGHT(grams(OUNCE), true, "oz", "ounce", "ounces"),
-  POUND_WEIGHT(grams(POUND), true, "lb", "lbs", "pound", "pounds"),
+  OUNCE_WEIGHT(28.349523125, true, "oz", "ounce", "ounces"),
+  POUND_WEIGHT(453.59237, true, "lb", "lbs", "pound", "pounds"),
   MILLILITRE(1, false, "ml", "millilitre", "millilitres", "milliliter", "milliliters", "cc"),
   CENTILITRE(10, false, "cl", "centilitre", "centilitres", "centiliter", "centiliters"),
   DECILITRE(100, false, "dl", "decilitre", "decilitres", "deciliter", "deciliters"),
@@ -31,13 +27,7 @@ enum KitchenUnit {
   TEASPOON(4.92892, 5, 5, "tsp", "tsps", "teaspoon", "teaspoons"),
   TABLESPOON(14.7868, 15, 15, "tbsp", "tbsps", "tbs", "tablespoon", "tablespoons"),
   FLUID_OUNCE_VOLUME(
-      millilitres(FLUID_OUNCE),
-      millilitres(FLUID_OUNCE),
-      28.4131,
-      "fl oz",
-      "floz",
-      "fluid ounce",
-      "fluid ounces"),
+      29.5735295625, 29.5735295625, 28.4131, "fl oz", "floz", "fluid ounce", "fluid ounces"),
   CUP(236.588, 250, 284.131, "c", "cup", "cups"),
   PINT(473.176, 473.176, 568.261, "pt", "pts", "pint", "pints"),
   QUART(946.353, 946.353, 1136.52, "qt", "qts", "quart", "quarts"),
@@ -130,14 +120,6 @@ enum KitchenUnit {
   /** Its usual size. */
   double size(Kitchen kitchen) {
     return range(kitchen).middle();
-  }
-
-  private static double grams(Unit<Mass> unit) {
-    return unit.getConverterTo(Units.GRAM).convert(1);
-  }
-
-  private static double millilitres(Unit<Volume> unit) {
-    return unit.getConverterTo(Units.LITRE).convert(1) * 1000;
   }
 
   private static Map<String, KitchenUnit> byWord() {
