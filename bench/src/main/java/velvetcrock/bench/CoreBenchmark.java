@@ -30,8 +30,8 @@ import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.extraction.Agitation;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.Ageing;
-import velvetcrock.core.heat.HeatStatistics.Band;
 import velvetcrock.core.heat.HeatStatistics;
+import velvetcrock.core.heat.HeatStatistics.Band;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Catalogue;
@@ -44,8 +44,6 @@ import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.outlook.Comparison;
 import velvetcrock.core.outlook.PlanOrder;
 import velvetcrock.core.outlook.Want;
-
-
 
 /** The reckonings that run while somebody types, and those that go over long traces. */
 @State(Scope.Benchmark)

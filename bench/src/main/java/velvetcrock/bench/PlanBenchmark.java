@@ -44,8 +44,6 @@ import velvetcrock.core.outlook.Want;
 import velvetcrock.core.outlook.WantOrder;
 import velvetcrock.core.outlook.WhatIf;
 
-
-
 /** Working back from a want, moving a what-if, and settling many plans in one kitchen. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)

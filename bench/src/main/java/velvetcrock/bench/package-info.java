@@ -1,6 +1,2 @@
 /** How fast the core reckons. It measures and must not be needed by anything. */
 package velvetcrock.bench;
-
-
-
-

@@ -9,8 +9,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.heat.Appliance;
 
-
-
 /**
  * What a probe is asked to do.
  *

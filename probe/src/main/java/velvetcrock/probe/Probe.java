@@ -16,8 +16,6 @@ import java.util.Random;
 import java.util.Scanner;
 import velvetcrock.core.heat.ThermalPot;
 
-
-
 /**
  * A simulated thermometer in a simulated pot. What cannot be sent is kept and sent later, as a real
  * probe with a memory would; the same reading twice does no harm.

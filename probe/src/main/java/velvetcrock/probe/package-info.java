@@ -7,5 +7,3 @@
 package velvetcrock.probe;
 
 import org.jspecify.annotations.NullMarked;
-
-
