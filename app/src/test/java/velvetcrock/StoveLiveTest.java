@@ -125,11 +125,11 @@ class StoveLiveTest extends AppTest {
             .getResponse()
             .getContentAsString();
     assertThat(again).contains("There is one of that name already.");
-    Appliances.Known byKind = as(keeper, () -> appliances.choose("GAS_RING"));
+    Appliances.Owned byKind = as(keeper, () -> appliances.choose("GAS_RING"));
     assertThat(byKind.name()).isEqualTo("Old ring");
     assertThat(as(keeper, () -> appliances.choose(byKind.id().toString())).kind())
         .isEqualTo(Appliance.GAS_RING);
-    Appliances.Known fresh = as(keeper, () -> appliances.choose("DEHYDRATOR"));
+    Appliances.Owned fresh = as(keeper, () -> appliances.choose("DEHYDRATOR"));
     assertThat(fresh.name()).isEqualTo("Dehydrator");
     assertThat(as(keeper, appliances::all)).hasSize(2);
   }

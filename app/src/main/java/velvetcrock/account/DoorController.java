@@ -170,7 +170,7 @@ class DoorController {
       String oilColour,
       String fleckColour) {
     return JarDrawing.of(
-        new JarDrawing.Of(
+        new JarDrawing.Filled(
             id,
             bedMm,
             bedMm + 20,

@@ -112,7 +112,8 @@ class ProductsJsonController {
       List<TinOut> tins) {}
 
   @GetMapping
-  @Operation(summary = "The products: those that stand, what should be used first on top, then others.")
+  @Operation(
+      summary = "The products: those that stand, what should be used first on top, then others.")
   List<ProductOut> list() {
     return Stream.concat(products.standing().stream(), products.past().stream())
         .map(ProductOut::of)

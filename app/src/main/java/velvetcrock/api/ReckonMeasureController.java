@@ -61,7 +61,7 @@ class ReckonMeasureController {
   }
 
   /** What one piece weighs, where a count was typed. */
-  private @Nullable Range each(Measure read, Requests.@Nullable Of of, Reader reader) {
+  private @Nullable Range each(Measure read, Requests.@Nullable Substance of, Reader reader) {
     if (read.kind() == Measure.Kind.DEPTH) {
       reader
           .problems()

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 final class Requests {
   private Requests() {}
 
-  record Of(
+  record Substance(
       @Nullable String carrier,
       @Nullable String herb,
       @Nullable String part,
@@ -20,7 +20,7 @@ final class Requests {
 
   record Measure(
       @Nullable String text,
-      @Nullable Of of,
+      @Nullable Substance of,
       @Nullable Double temperatureC,
       @Nullable String kitchen) {}
 
@@ -74,7 +74,7 @@ final class Requests {
       @Nullable StoreIn store) {}
 
   record CrossCheck(
-      @Nullable Of of,
+      @Nullable Substance of,
       @Nullable String weight,
       @Nullable String volume,
       @Nullable Double temperatureC,

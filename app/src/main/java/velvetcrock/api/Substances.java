@@ -28,7 +28,7 @@ final class Substances {
    * nothing is named or, noted in the reader's problems, where it cannot be.
    */
   @Nullable Substance density(
-      Requests.@Nullable Of of, @Nullable Double temperatureC, Reader reader) {
+      Requests.@Nullable Substance of, @Nullable Double temperatureC, Reader reader) {
     if (of == null) {
       return null;
     }
@@ -59,7 +59,7 @@ final class Substances {
     return carrier.solidAt(celsius) ? SPOONED_FAT : liquid(carrier.densityAt(celsius));
   }
 
-  private @Nullable Substance wax(Requests.Of of, Reader reader) {
+  private @Nullable Substance wax(Requests.Substance of, Reader reader) {
     Wax wax = reader.problems().attempt("of.wax", () -> catalogue.wax(of.wax()));
     String form = of.form() == null ? "solid" : of.form();
     if (wax == null) {
@@ -76,7 +76,7 @@ final class Substances {
     };
   }
 
-  private @Nullable Substance herb(Requests.Of of, Reader reader) {
+  private @Nullable Substance herb(Requests.Substance of, Reader reader) {
     Herb herb = reader.problems().attempt("of.herb", () -> catalogue.herb(of.herb()));
     Cut cut = reader.choice("of.cut", Cut.class, of.cut(), Cut.CUT);
     HerbState state = reader.choice("of.state", HerbState.class, of.state(), HerbState.DRIED);

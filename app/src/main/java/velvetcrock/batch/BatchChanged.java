@@ -10,9 +10,9 @@ import velvetcrock.core.jar.BatchReckoning.Reading;
  * @param readings temperatures that came in, in order; empty where anything else changed
  */
 public record BatchChanged(
-    UUID householdId, UUID batchId, String code, What what, List<Reading> readings) {
+    UUID householdId, UUID batchId, String code, Change what, List<Reading> readings) {
   /** What changed. */
-  public enum What {
+  public enum Change {
     /** Its log. */
     LOG,
     /** A few readings came in. */

@@ -141,7 +141,7 @@ class BatchController {
     Instant now = clock.instant();
     ReadyView ready =
         batch.state().status() == BatchState.Status.INFUSING
-            ? ReadyView.of(new ReadyView.Known(batch, reckoning, watch.heat(batch, now), now, fmt))
+            ? ReadyView.of(new ReadyView.Basis(batch, reckoning, watch.heat(batch, now), now, fmt))
             : null;
     model.addAttribute("ready", ready);
     model.addAttribute("colour", ColourView.of(story, fmt));

@@ -123,7 +123,8 @@ public class BatchReadings {
     if (batch.state().strained() != null) {
       batches.keepBottles(batch.code());
     }
-    BatchChanged.What what = added.isEmpty() ? BatchChanged.What.FILE : BatchChanged.What.READINGS;
+    BatchChanged.Change what =
+        added.isEmpty() ? BatchChanged.Change.FILE : BatchChanged.Change.READINGS;
     events.publishEvent(new BatchChanged(current.id(), batch.id(), batch.code(), what, added));
   }
 }

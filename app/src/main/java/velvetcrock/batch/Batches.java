@@ -330,7 +330,8 @@ public class Batches {
             batch.id(), log, BatchStorage.BOOK, key, shorts.isEmpty() ? null : new Answer(shorts));
     journal.tell(batch.code(), state, entry, current.name());
     events.publishEvent(
-        new BatchChanged(current.id(), batch.id(), batch.code(), BatchChanged.What.LOG, List.of()));
+        new BatchChanged(
+            current.id(), batch.id(), batch.code(), BatchChanged.Change.LOG, List.of()));
     return new Written(
         written.entryId(),
         batch.code(),

@@ -207,7 +207,7 @@ public record JarView(
                 : dry ? ", not covered by its oil, brim at " : ", oil to " + fmt.mm(oilMm) + " of ")
             + fmt.mm(levels.brimMm());
     return JarDrawing.of(
-        new JarDrawing.Of(
+        new JarDrawing.Filled(
             "jar-" + batch.code(),
             strained ? 0 : levels.bedMm(),
             strained ? levels.standingOilMm() * 0.8 : oilMm,

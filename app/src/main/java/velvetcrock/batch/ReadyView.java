@@ -36,7 +36,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
   record Line(String mark, String says, String name, String words) {}
 
   /** What is known of a batch when it is judged. */
-  record Known(
+  record Basis(
       BatchRecord batch, BatchReckoning reckoning, PotHeat heat, Instant now, Formats fmt) {
     BatchState state() {
       return batch.state();
@@ -48,7 +48,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
   }
 
   /** Judges a batch; null for what is not infusing. */
-  static @Nullable ReadyView of(Known known) {
+  static @Nullable ReadyView of(Basis known) {
     if (known.batch().state().status() != BatchState.Status.INFUSING) {
       return null;
     }
@@ -62,7 +62,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
         known);
   }
 
-  private static ReadyView of(Readiness ready, Known known) {
+  private static ReadyView of(Readiness ready, Basis known) {
     List<Line> lines = new ArrayList<>();
     for (Sign sign : ready.signs()) {
       lines.add(
@@ -105,7 +105,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
     };
   }
 
-  private static String words(Sign sign, Known known) {
+  private static String words(Sign sign, Basis known) {
     return switch (sign.aspect()) {
       case TIME -> time(known);
       case WATER -> water(known);
@@ -115,7 +115,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
     };
   }
 
-  private static String time(Known known) {
+  private static String time(Basis known) {
     Formats fmt = known.fmt();
     Window window = known.reckoning().window(fmt.zone());
     if (window.byHours()) {
@@ -133,7 +133,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
         + Math.round(window.latest());
   }
 
-  private static String water(Known known) {
+  private static String water(Basis known) {
     BatchReckoning.Leaving leaving = known.reckoning().leaving().orElseThrow();
     return leaving.done()
         ? "what had to leave has left"
@@ -142,7 +142,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
             + " of water or spirit has still to leave";
   }
 
-  private static String pull(Known known) {
+  private static String pull(Basis known) {
     Pull pull = known.heat().pull(known.now());
     Formats fmt = known.fmt();
     double gain = Readiness.gain(known.state(), known.heat(), known.now());
@@ -157,7 +157,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
         + (gain < 0.005 ? " adds next to nothing" : " adds " + fmt.number(gain, 2));
   }
 
-  private static String colour(Known known) {
+  private static String colour(Basis known) {
     List<ColourStory.Look> looks = known.reckoning().colour().looks();
     if (looks.isEmpty()) {
       return "nobody has noted it yet";

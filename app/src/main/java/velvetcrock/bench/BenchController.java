@@ -147,7 +147,7 @@ class BenchController {
     try {
       WishReader.Bench bench = bench(house);
       LocalDate today = households.today(house);
-      Plan plan = planner.plan(completed(form, bench.places()), bench, today);
+      Reckoned plan = planner.plan(completed(form, bench.places()), bench, today);
       List<Written> written = charging.charge(plan, said, today);
       flash.addFlashAttribute("notice", told(written, households.formats(house)));
       return written.size() == 1 ? "redirect:/batches/" + written.get(0).code() : "redirect:/";
@@ -237,7 +237,7 @@ class BenchController {
     model.addAttribute("methods", WARMED);
     model.addAttribute("packings", ByEye.Packing.values());
     model.addAttribute("uses", Use.values());
-    Plan plan = work(completed, charging, bench, house, errors, model);
+    Reckoned plan = work(completed, charging, bench, house, errors, model);
     Formats fmt = households.formats(house);
     model.addAttribute("herbRows", herbRows(completed, plan, fmt));
     model.addAttribute("oilRows", oilRows(completed, plan, fmt));
@@ -250,12 +250,12 @@ class BenchController {
   }
 
   /** What was noted of the first herb when batches and trials of it were looked back on. */
-  private List<JournalLine> noted(Plan plan) {
+  private List<JournalLine> noted(Reckoned plan) {
     String herb = plan.wish().herbs().get(0).portion().herb().key();
     return journal.find(Search.ofHerb(herb, "looked-back", "trial-concluded"), 0, MOST_NOTED);
   }
 
-  private @Nullable Remarks remarks(BenchForm form, @Nullable Plan plan, Formats fmt) {
+  private @Nullable Remarks remarks(BenchForm form, @Nullable Reckoned plan, Formats fmt) {
     String code = Typed.text(form.again());
     if (code.isEmpty()) {
       return null;
@@ -264,7 +264,7 @@ class BenchController {
     return Remarks.of(batch, batches.log(batch), plan, catalogues.current(), fmt);
   }
 
-  private List<HerbChoices> herbRows(BenchForm form, @Nullable Plan plan, Formats fmt) {
+  private List<HerbChoices> herbRows(BenchForm form, @Nullable Reckoned plan, Formats fmt) {
     List<BenchForm.HerbRow> rows = Objects.requireNonNull(form.herbs());
     return IntStream.range(0, rows.size())
         .mapToObj(
@@ -291,7 +291,7 @@ class BenchController {
         .orElse(null);
   }
 
-  private List<OilChoices> oilRows(BenchForm form, @Nullable Plan plan, Formats fmt) {
+  private List<OilChoices> oilRows(BenchForm form, @Nullable Reckoned plan, Formats fmt) {
     List<BenchForm.OilRow> rows = Objects.requireNonNull(form.oils());
     return IntStream.range(0, rows.size())
         .mapToObj(
@@ -320,7 +320,7 @@ class BenchController {
     return lot.map(l -> l.id().toString()).orElse(BenchForm.NO_LOT);
   }
 
-  private @Nullable Plan work(
+  private @Nullable Reckoned work(
       BenchForm form,
       ChargeForm charging,
       WishReader.Bench bench,
@@ -330,7 +330,7 @@ class BenchController {
     model.addAttribute("form", form);
     try {
       Formats fmt = households.formats(house);
-      Plan plan = planner.plan(form, bench, fmt.today());
+      Reckoned plan = planner.plan(form, bench, fmt.today());
       LocalDate chargedOn = charging.chargedOnOr(fmt.today());
       model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), chargedOn, fmt));
       model.addAttribute("errors", errors);

@@ -41,12 +41,12 @@ final class BenchPanels {
   private static final double COOLEST_HOUR = 6;
   private static final double WARMEST_HOUR = 14;
 
-  private final Plan plan;
+  private final Reckoned plan;
   private final Bench bench;
   private final Catalogue catalogue;
   private final Formats fmt;
 
-  BenchPanels(Plan plan, Bench bench, Catalogue catalogue, Formats fmt) {
+  BenchPanels(Reckoned plan, Bench bench, Catalogue catalogue, Formats fmt) {
     this.plan = plan;
     this.bench = bench;
     this.catalogue = catalogue;
@@ -266,7 +266,7 @@ final class BenchPanels {
     if (method == Method.CROCK) {
       facts.add(onLow(goal));
     }
-    for (Appliances.Known appliance : bench.appliances()) {
+    for (Appliances.Owned appliance : bench.appliances()) {
       appliance.learned().forEach(learned -> facts.add(learned(appliance, learned, goal, usualC)));
     }
     List<Way> others =
@@ -345,7 +345,7 @@ final class BenchPanels {
   }
 
   private Fact learned(
-      Appliances.Known appliance, Appliances.Learned learned, HeatGoal goal, double usualC) {
+      Appliances.Owned appliance, Appliances.Learned learned, HeatGoal goal, double usualC) {
     double mean = learned.settled().meanC();
     String against =
         mean > goal.band().highC()

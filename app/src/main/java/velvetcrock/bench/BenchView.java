@@ -101,7 +101,7 @@ record BenchView(
    * @param chargedOn the day that is said for the charging, from which its window counts
    */
   static BenchView of(
-      Plan plan, Bench bench, Catalogue catalogue, LocalDate chargedOn, Formats fmt) {
+      Reckoned plan, Bench bench, Catalogue catalogue, LocalDate chargedOn, Formats fmt) {
     Charge charge = plan.charge();
     Levels levels = charge.levels().orElseThrow();
     boolean well = charge.covers() && levels.fits();
@@ -128,7 +128,7 @@ record BenchView(
         clean(plan));
   }
 
-  private static String clean(Plan plan) {
+  private static String clean(Reckoned plan) {
     boolean dried = plan.wish().portions().stream().allMatch(h -> h.state() == HerbState.DRIED);
     return dried
         ? "Jar and herb are clean and bone-dry: leaves crumble, stems snap."
@@ -136,7 +136,7 @@ record BenchView(
   }
 
   /** Where the drawer holds less than is wanted, and where it takes several vessels. */
-  private static List<String> warnings(Plan plan, Catalogue catalogue, Formats fmt) {
+  private static List<String> warnings(Reckoned plan, Catalogue catalogue, Formats fmt) {
     List<String> warnings = new ArrayList<>();
     for (Wish.InHerb herb : plan.wish().herbs()) {
       double wanted = herb.massG().middle();
@@ -228,7 +228,7 @@ record BenchView(
     return new Versus.Row(name, ways.stream().map(value).toList());
   }
 
-  private static String headline(Plan plan, Levels levels, Formats fmt) {
+  private static String headline(Reckoned plan, Levels levels, Formats fmt) {
     Charge charge = plan.charge();
     if (!charge.covers()) {
       return "The oil will not cover the herb";
@@ -240,7 +240,7 @@ record BenchView(
     return plan.wish().oilMl().isPresent() ? "About " + oil : oil;
   }
 
-  private static String underline(Plan plan, Formats fmt) {
+  private static String underline(Reckoned plan, Formats fmt) {
     Charge charge = plan.charge();
     int count = plan.choice().count();
     String jars =
@@ -260,7 +260,7 @@ record BenchView(
     return jars + ratio + (plan.ratioChosen() ? "" : ", the least that covers") + ".";
   }
 
-  private static JarDrawing drawing(Plan plan, Levels levels, Formats fmt) {
+  private static JarDrawing drawing(Reckoned plan, Levels levels, Formats fmt) {
     Herb herb = plan.order().herbs().get(0).herb();
     Part part = plan.order().herbs().get(0).part();
     Carrier carrier = plan.order().carriers().shares().get(0).carrier();
@@ -285,7 +285,7 @@ record BenchView(
             + " of "
             + fmt.mm(levels.brimMm());
     return JarDrawing.of(
-        new JarDrawing.Of(
+        new JarDrawing.Filled(
             "bench",
             levels.bedMm(),
             levels.standingOilMm(),
@@ -333,7 +333,7 @@ record BenchView(
     return (int) Math.round(100 * Math.max(0.02, Math.min(0.98, share)));
   }
 
-  private static List<Fact> facts(Plan plan, LocalDate chargedOn, Formats fmt) {
+  private static List<Fact> facts(Reckoned plan, LocalDate chargedOn, Formats fmt) {
     Charge charge = plan.charge();
     List<Fact> facts = new ArrayList<>();
     facts.add(
@@ -379,27 +379,27 @@ record BenchView(
     return facts;
   }
 
-  private static String blend(Plan plan, Formats fmt) {
+  private static String blend(Reckoned plan, Formats fmt) {
     return plan.wish().portions().stream()
         .sorted(Comparator.comparingDouble(HerbPortion::massG).reversed())
         .map(h -> fmt.g(h.massG() * plan.share()) + " " + h.herb().name())
         .collect(Collectors.joining(", "));
   }
 
-  private static String oils(Plan plan, double ml, Formats fmt) {
+  private static String oils(Reckoned plan, double ml, Formats fmt) {
     return plan.order().carriers().shares().stream()
         .map(s -> fmt.ml(ml * s.share()) + " " + s.carrier().name())
         .collect(Collectors.joining(", "));
   }
 
   /** When it is strained, by the rule that holds once it is charged. */
-  private static Fact strain(Plan plan, LocalDate chargedOn, Formats fmt) {
+  private static Fact strain(Reckoned plan, LocalDate chargedOn, Formats fmt) {
     Window window = Window.of(plan.wish().method(), chargedOn, plan.heatGoal());
     WindowWords words = new WindowWords(window, fmt);
     return new Fact(window.byHours() ? "Strain after" : "Strain", words.span(), words.usual());
   }
 
-  private static List<Way> ways(Plan plan, Formats fmt) {
+  private static List<Way> ways(Reckoned plan, Formats fmt) {
     List<Way> ways = new ArrayList<>();
     for (WayOut way : plan.charge().waysOut()) {
       if (way instanceof WayOut.FinerCut finer) {

@@ -38,7 +38,7 @@ class Charging {
   }
 
   /** What is known of oil that comes from no lot, and what was said of the whole. */
-  private record Said(
+  private record Answered(
       LocalDate on,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate opened,
@@ -52,7 +52,7 @@ class Charging {
    *     read} where one has not been read
    */
   @Transactional
-  public List<Written> charge(Plan plan, ChargeForm form, LocalDate today) {
+  public List<Written> charge(Reckoned plan, ChargeForm form, LocalDate today) {
     return charge(plan, form, today, null);
   }
 
@@ -63,8 +63,8 @@ class Charging {
    */
   @Transactional
   public List<Written> charge(
-      Plan plan, ChargeForm form, LocalDate today, @Nullable InTrial trial) {
-    Said said = said(plan, form, today);
+      Reckoned plan, ChargeForm form, LocalDate today, @Nullable InTrial trial) {
+    Answered said = said(plan, form, today);
     String key = Optional.ofNullable(form.key()).orElse("");
     Optional<Planned> planned = Optional.ofNullable(form.plan()).flatMap(plans::openOne);
     List<Written> written = new ArrayList<>();
@@ -77,7 +77,7 @@ class Charging {
     return List.copyOf(written);
   }
 
-  private static Said said(Plan plan, ChargeForm form, LocalDate today) {
+  private static Answered said(Reckoned plan, ChargeForm form, LocalDate today) {
     Problems problems = new Problems();
     LocalDate on =
         Optional.ofNullable(problems.attempt("chargedOn", () -> orToday(form.chargedOn(), today)))
@@ -103,10 +103,11 @@ class Charging {
         "read",
         "Read what is said to stop, and tick it if you go on all the same.");
     problems.refuseIfAny();
-    return new Said(on, bestBefore, opened, read);
+    return new Answered(on, bestBefore, opened, read);
   }
 
-  private static Charged event(Plan plan, Plan.Filled fill, Said said, @Nullable InTrial trial) {
+  private static Charged event(
+      Reckoned plan, Reckoned.Filled fill, Answered said, @Nullable InTrial trial) {
     Wish wish = plan.wish();
     return new Charged(
         wish.method(),
@@ -143,7 +144,7 @@ class Charging {
   }
 
   /** An oil with its lot's dates; a lot that was closed is opened now. */
-  private static OilIn oil(InOil oil, Said said) {
+  private static OilIn oil(InOil oil, Answered said) {
     Optional<LotRecord> lot = oil.lot();
     if (lot.isEmpty()) {
       return new OilIn(
@@ -159,7 +160,7 @@ class Charging {
         lot.get().id());
   }
 
-  private static @Nullable SpiritIn spirit(Plan plan, double share) {
+  private static @Nullable SpiritIn spirit(Reckoned plan, double share) {
     Wish.InSpirit spirit = plan.wish().spirit().orElse(null);
     if (spirit == null) {
       return null;

@@ -73,16 +73,16 @@ class Planner {
    * @param today the day it is in the household
    * @throws Refused at every field that cannot be read
    */
-  Plan plan(BenchForm form, Bench bench, LocalDate today) {
+  Reckoned plan(BenchForm form, Bench bench, LocalDate today) {
     return plan(form, bench, today, 1);
   }
 
   /** The same for a share of herb and oil. */
-  Plan plan(BenchForm form, Bench bench, LocalDate today, double share) {
+  Reckoned plan(BenchForm form, Bench bench, LocalDate today, double share) {
     return plan(reader.read(form, bench).share(share), bench, today);
   }
 
-  private Plan plan(Wish wish, Bench bench, LocalDate today) {
+  private Reckoned plan(Wish wish, Bench bench, LocalDate today) {
     Jar chosen = wish.jar();
     JarChoice choice =
         chosen != null
@@ -104,7 +104,7 @@ class Planner {
     List<Retention.Own> own = experience.own();
     Yield yield = Strainer.predict(charge.oilMl(), order.herbs(), expression, own);
     Optional<SpiritStep> spirit = spirit(wish, order, charge);
-    return new Plan(
+    return new Reckoned(
         wish,
         choice,
         filled(wish, choice),
@@ -174,12 +174,12 @@ class Planner {
     return new Ratio.WeightToVolume(typed);
   }
 
-  private List<Plan.Filled> filled(Wish wish, JarChoice choice) {
+  private List<Reckoned.Filled> filled(Wish wish, JarChoice choice) {
     Map<JarChoice.Fill, Range> once = new HashMap<>();
     return choice.fills().stream()
         .map(
             f ->
-                new Plan.Filled(
+                new Reckoned.Filled(
                     f.jar(), f.share(), once.computeIfAbsent(f, fill -> poured(wish, fill))))
         .toList();
   }

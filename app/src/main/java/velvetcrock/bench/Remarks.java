@@ -36,7 +36,7 @@ record Remarks(
   static Remarks of(
       BatchRecord batch,
       List<LoggedEntry> log,
-      @Nullable Plan plan,
+      @Nullable Reckoned plan,
       Catalogue catalogue,
       Formats fmt) {
     BatchState state = batch.state();
@@ -146,7 +146,8 @@ record Remarks(
     return notes;
   }
 
-  private static List<String> changed(BatchState was, Plan plan, Catalogue catalogue, Formats fmt) {
+  private static List<String> changed(
+      BatchState was, Reckoned plan, Catalogue catalogue, Formats fmt) {
     Charged charge = was.charge();
     Wish wish = plan.wish();
     Set<String> changed = new LinkedHashSet<>();

@@ -53,10 +53,11 @@ class Splitting {
     String key = Optional.ofNullable(said.key()).orElse("");
     UUID id = UUID.randomUUID();
     List<Trials.Charged> charged = new ArrayList<>();
-    Plan first = null;
+    Reckoned first = null;
     for (int i = 0; i < variants.size(); i++) {
       Variant variant = variants.get(i);
-      Plan plan = planner.plan(with(form, variant, "ratio=" + ratio), bench.get(), today, share);
+      Reckoned plan =
+          planner.plan(with(form, variant, "ratio=" + ratio), bench.get(), today, share);
       check(plan, split.what());
       first = first == null ? plan : first;
       charged.add(
@@ -115,7 +116,7 @@ class Splitting {
     return form.asked(variant.changes() + ";" + also).completed("", place);
   }
 
-  private static void check(Plan plan, Differs differs) {
+  private static void check(Reckoned plan, Differs differs) {
     if (plan.filled().size() > 1) {
       throw new Refused(
           "amount", "A jar’s share is to fit into one vessel: take less, or larger jars.");
@@ -125,7 +126,7 @@ class Splitting {
     }
   }
 
-  private static Trials.Begun begun(Plan plan, SplitForm split) {
+  private static Trials.Begun begun(Reckoned plan, SplitForm split) {
     String herb = plan.wish().herbs().get(0).portion().herb().name();
     return new Trials.Begun(
         herb + " by " + split.what().words(),

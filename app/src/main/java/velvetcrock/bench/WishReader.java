@@ -61,7 +61,7 @@ class WishReader {
       Kitchen kitchen,
       List<JarAtHand> jars,
       List<Place> places,
-      List<Appliances.Known> appliances) {}
+      List<Appliances.Owned> appliances) {}
 
   /** A herb whose amount is still to be found. */
   private record Kindred(Herb herb, Part part, Cut cut, HerbState state, Optional<LotRecord> lot) {}

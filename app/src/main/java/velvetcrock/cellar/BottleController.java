@@ -220,7 +220,7 @@ class BottleController {
     model.addAttribute(
         "bottle",
         BottleView.of(
-            new BottleView.Known(
+            new BottleView.Basis(
                 record,
                 keeping,
                 book.moves(batch, bottle.letter()),

@@ -67,14 +67,14 @@ record BottleView(
    * @param own how others like it kept; null where none has come to its end
    * @param smellFrom the day from which to smell at it by what those did; null where none turned
    */
-  record Known(
+  record Basis(
       BottleRecord record,
       KeepingRange keeping,
       List<BottleDateMove> moves,
       @Nullable OwnShelfLife own,
       @Nullable LocalDate smellFrom) {}
 
-  static BottleView of(Known known, Catalogue catalogue, Cautions cautions, Formats fmt) {
+  static BottleView of(Basis known, Catalogue catalogue, Cautions cautions, Formats fmt) {
     BottleRecord record = known.record();
     KeepingRange keeping = known.keeping();
     Keeping early = keeping.early();
@@ -135,7 +135,7 @@ record BottleView(
   }
 
   /** When to smell at it, and what others like it did. */
-  private static String watch(Known known, Formats fmt) {
+  private static String watch(Basis known, Formats fmt) {
     if (known.record().bottle().goneAt() != null) {
       return "";
     }

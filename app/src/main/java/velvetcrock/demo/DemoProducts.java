@@ -133,7 +133,7 @@ class DemoProducts {
             Where.BODY,
             20,
             0,
-            Working.In.BATH,
+            Working.Vessel.BATH,
             false,
             Store.Place.COOL,
             "lotion",
@@ -164,7 +164,7 @@ class DemoProducts {
 
   private static Intent plan(ProductKind making, String name, double aim) {
     return new Intent(
-        making, name, Where.BODY, 20, aim, Working.In.BATH, false, Store.Place.COOL, "", "");
+        making, name, Where.BODY, 20, aim, Working.Vessel.BATH, false, Store.Place.COOL, "", "");
   }
 
   private static TinGroup group(String letter, String vessel, double ml, int count, Where where) {

@@ -91,14 +91,14 @@ class DemoStove {
   private record Turn(int minute, String setting) {}
 
   void furnish(Household cottage) {
-    Appliances.Known crock = appliances.add("The velvet crock", Appliance.SLOW_COOKER);
-    Appliances.Known plate = appliances.add("Electric plate", Appliance.ELECTRIC_PLATE);
+    Appliances.Owned crock = appliances.add("The velvet crock", Appliance.SLOW_COOKER);
+    Appliances.Owned plate = appliances.add("Electric plate", Appliance.ELECTRIC_PLATE);
     learned(cottage, crock);
     inTheBand(cottage, plate);
     overshot(cottage, crock);
   }
 
-  private void inTheBand(Household cottage, Appliances.Known plate) {
+  private void inTheBand(Household cottage, Appliances.Owned plate) {
     Instant now = clock.instant();
     Instant on = later(cottage, now, now.minus(Duration.ofMinutes(200)));
     String code = charge(cottage, Method.WARM, "yarrow", 45, "rapeseed", "jar-720", now);
@@ -110,7 +110,7 @@ class DemoStove {
   }
 
   /** Somebody set the crock to high, went to the pier, and came back to oil at 98 °C. */
-  private void overshot(Household cottage, Appliances.Known crock) {
+  private void overshot(Household cottage, Appliances.Owned crock) {
     Instant now = clock.instant();
     Instant on = later(cottage, now, now.minus(Duration.ofHours(9)));
     String code = charge(cottage, Method.CROCK, "rosehip-shell", 110, "jojoba", "jar-720", now);
@@ -153,7 +153,7 @@ class DemoStove {
   }
 
   /** A batch long since in its bottle, from which the crock's warm was learned. */
-  private void learned(Household cottage, Appliances.Known crock) {
+  private void learned(Household cottage, Appliances.Owned crock) {
     Instant on = clock.instant().minus(Duration.ofDays(LEARNED_DAYS_AGO));
     String code = charge(cottage, Method.CROCK, "self-heal", 40, "rapeseed", "jar-370", on);
     putOn(code, crock, "warm", null, on);
@@ -194,7 +194,7 @@ class DemoStove {
   }
 
   private void putOn(
-      String code, Appliances.Known known, String setting, @Nullable Bath bath, Instant at) {
+      String code, Appliances.Owned known, String setting, @Nullable Bath bath, Instant at) {
     batches.append(
         code,
         new PutOnHeat(

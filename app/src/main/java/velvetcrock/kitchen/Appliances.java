@@ -57,7 +57,7 @@ public class Appliances {
    *
    * @param holds how many jars it holds at once
    */
-  public record Known(UUID id, String name, Appliance kind, int holds, List<Learned> learned) {
+  public record Owned(UUID id, String name, Appliance kind, int holds, List<Learned> learned) {
     /** What has been learned of a setting. */
     public Optional<Learned> of(String setting) {
       return learned.stream().filter(l -> l.setting().equalsIgnoreCase(setting)).findFirst();
@@ -73,7 +73,7 @@ public class Appliances {
 
   /** All of the household's, the oldest first. */
   @Transactional(readOnly = true)
-  public List<Known> all() {
+  public List<Owned> all() {
     Map<UUID, Map<String, List<Settled>>> learned = new LinkedHashMap<>();
     for (ApplianceRun run : runs.findAllByOrderByBegunAt()) {
       learned
@@ -84,7 +84,7 @@ public class Appliances {
     return appliances.findAllByOrderByCreatedAt().stream()
         .map(
             a ->
-                new Known(
+                new Owned(
                     a.id(),
                     a.name(),
                     a.kind(),
@@ -115,7 +115,7 @@ public class Appliances {
    * @throws Refused at {@code applianceName}
    */
   @Transactional
-  public Known add(String name, Appliance kind) {
+  public Owned add(String name, Appliance kind) {
     String called = name.strip().isEmpty() ? kind.words() : name.strip();
     if (called.length() > LONGEST_NAME) {
       throw new Refused("applianceName", "A name has at most " + LONGEST_NAME + " letters.");
@@ -125,7 +125,7 @@ public class Appliances {
     }
     OwnAppliance added = new OwnAppliance(called, kind, clock.instant());
     entities.persist(added);
-    return new Known(added.id(), added.name(), added.kind(), added.holds(), List.of());
+    return new Owned(added.id(), added.name(), added.kind(), added.holds(), List.of());
   }
 
   /**
@@ -153,9 +153,9 @@ public class Appliances {
    * @throws Refused at {@code appliance}
    */
   @Transactional
-  public Known choose(String named) {
-    List<Known> all = all();
-    Optional<Known> own = all.stream().filter(k -> k.id().toString().equals(named)).findFirst();
+  public Owned choose(String named) {
+    List<Owned> all = all();
+    Optional<Owned> own = all.stream().filter(k -> k.id().toString().equals(named)).findFirst();
     if (own.isPresent()) {
       return own.get();
     }

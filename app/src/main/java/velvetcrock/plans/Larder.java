@@ -81,7 +81,7 @@ class Larder {
             .findFirst()
             .orElse(USUAL_ABV),
         jars(plans, house, now, asked.by()),
-        appliances.all().stream().map(Appliances.Known::kind).collect(Collectors.toSet()));
+        appliances.all().stream().map(Appliances.Owned::kind).collect(Collectors.toSet()));
   }
 
   private static List<Supply.Stock> stock(List<LotRecord> lots, Map<UUID, Double> promised) {

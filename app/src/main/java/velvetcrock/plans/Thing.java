@@ -14,12 +14,12 @@ import velvetcrock.web.Formats;
  * @param size what one holds or weighs, ml or g; a pad's side, mm
  * @param kind of product, for tins; null for anything else
  */
-record Thing(What what, int count, double size, @Nullable Firmness kind) {
+record Thing(Wanted what, int count, double size, @Nullable Firmness kind) {
   private static final double GAUZE_G_PER_M2 = 40;
   private static final int GAUZE_LAYERS = 4;
 
   /** What can be wanted. */
-  enum What {
+  enum Wanted {
     /** Tins of a product. */
     TINS("tins"),
     /** Bottles of oil. */
@@ -35,7 +35,7 @@ record Thing(What what, int count, double size, @Nullable Firmness kind) {
 
     private final String words;
 
-    What(String words) {
+    Wanted(String words) {
       this.words = words;
     }
 

@@ -87,12 +87,12 @@ final class WantReader {
       Measure measure = measures.read(size);
       return checked(
           new Thing(
-              measure.isWeight() ? Thing.What.OIL_G : Thing.What.OIL_ML,
+              measure.isWeight() ? Thing.Wanted.OIL_G : Thing.Wanted.OIL_ML,
               1,
               measure.amount().middle(),
               null));
     }
-    Thing.What kind = Typed.named(Thing.What.class, what, "");
+    Thing.Wanted kind = Typed.named(Thing.Wanted.class, what, "");
     int count = (int) Math.round(Typed.number(row.count(), 1, MOST_PIECES, kind.words()));
     return checked(
         switch (kind) {

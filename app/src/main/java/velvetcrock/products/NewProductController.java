@@ -229,7 +229,7 @@ class NewProductController {
         ProductRules.working(
             order.plan(), order.parts(), order.melt(), !order.drops().isEmpty(), order.tinMl());
     return NewProductView.of(
-        new NewProductView.Known(
+        new NewProductView.Basis(
             order,
             keeping,
             money.bill(order.parts(), tins),

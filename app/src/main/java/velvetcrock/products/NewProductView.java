@@ -35,7 +35,7 @@ record NewProductView(
     Map<String, String> facts,
     List<DropLine> drops,
     String passed,
-    List<StepWords.Said> steps,
+    List<StepWords.WordedStep> steps,
     List<Caution> cautions,
     Reckoning reckoning) {
 
@@ -48,16 +48,16 @@ record NewProductView(
    * @param keeping until when it will be good
    * @param passed ceilings that are passed, in words
    */
-  record Known(
+  record Basis(
       ProductOrder order,
       BalmKeeping keeping,
       ProductCost.Bill bill,
       String passed,
-      List<StepWords.Said> steps,
+      List<StepWords.WordedStep> steps,
       List<Caution> cautions,
       HardnessText said) {}
 
-  static NewProductView of(Known known, Catalogue catalogue, Formats fmt) {
+  static NewProductView of(Basis known, Catalogue catalogue, Formats fmt) {
     ProductOrder order = known.order();
     ProductKind making = order.plan().making();
     List<String> found = new ArrayList<>();
@@ -131,7 +131,7 @@ record NewProductView(
     return count == 1 ? one : one + "s";
   }
 
-  private static Map<String, String> facts(Known known, Formats fmt) {
+  private static Map<String, String> facts(Basis known, Formats fmt) {
     ProductOrder order = known.order();
     Map<String, String> facts = new LinkedHashMap<>();
     facts.put("Weighs", fmt.g(order.melt().massG()));

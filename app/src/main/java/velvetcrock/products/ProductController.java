@@ -217,8 +217,8 @@ class ProductController {
     Wax wax = catalogue.wax(mainWax(state));
     int tins = Math.max(1, state.tins().size());
     boolean inThePan = state.status() == ProductState.Status.IN_THE_PAN;
-    ProductView.Known known =
-        new ProductView.Known(
+    ProductView.Basis known =
+        new ProductView.Basis(
             product,
             products.log(product),
             tracing.sources(product, fmt),

@@ -88,7 +88,7 @@ class ProductReader {
     Vessels vessels = problems.attempt(() -> vessels(form, making, house.kitchen()));
     Drops.Where where =
         problems.attempt(() -> Typed.named(Drops.Where.class, form.where(), "where"));
-    Working.In in = problems.attempt(() -> Typed.named(Working.In.class, form.in(), "in"));
+    Working.Vessel in = problems.attempt(() -> Typed.named(Working.Vessel.class, form.in(), "in"));
     Store.Place place =
         problems.attempt(() -> Typed.named(Store.Place.class, form.place(), "place"));
     problems.refuseIfAny();

@@ -56,7 +56,7 @@ record ProductView(
     String reading,
     @Nullable Stove stove,
     @Nullable Whip whip,
-    List<StepWords.Said> steps,
+    List<StepWords.WordedStep> steps,
     String passed,
     List<String> reasons,
     List<TinView> tins,
@@ -88,7 +88,7 @@ record ProductView(
   record Line(UUID id, String when, String by, String title, String detail, boolean struck) {}
 
   /** What is known of a product. */
-  record Known(
+  record Basis(
       ProductRecord product,
       List<Ledger.Line<ProductEvent>> log,
       List<Source> sources,
@@ -99,7 +99,7 @@ record ProductView(
       Optional<ProductState.Reading> stove,
       double fillsMl) {}
 
-  static ProductView of(Known known, Catalogue catalogue, Formats fmt) {
+  static ProductView of(Basis known, Catalogue catalogue, Formats fmt) {
     ProductState state = known.product().state();
     ProductWords words = new ProductWords(catalogue, fmt);
     Melt melt = state.melt(catalogue);
@@ -153,7 +153,7 @@ record ProductView(
   }
 
   private static @Nullable HardnessScale scale(
-      Known known, ProductState state, Melt melt, Formats fmt) {
+      Basis known, ProductState state, Melt melt, Formats fmt) {
     if (state.plan().making().stiff().isEmpty()) {
       return null;
     }
@@ -170,7 +170,7 @@ record ProductView(
   }
 
   private static Map<String, String> facts(
-      Known known, ProductState state, Melt melt, Catalogue catalogue, Formats fmt) {
+      Basis known, ProductState state, Melt melt, Catalogue catalogue, Formats fmt) {
     Map<String, String> facts = new LinkedHashMap<>();
     facts.put("For", ProductWords.where(state.plan().where()));
     facts.put("Weighs", fmt.g(melt.massG()) + ", " + fmt.ml(melt.volumeMl()));
@@ -209,7 +209,7 @@ record ProductView(
   }
 
   private static String mend(
-      Known known,
+      Basis known,
       ProductState state,
       Melt melt,
       ProductRules rules,

@@ -28,7 +28,7 @@ record RecipeBody(
     Drops.Where where,
     double usedAtC,
     double aim,
-    Working.In in,
+    Working.Vessel in,
     boolean stirred,
     Store.Place place,
     List<Part> parts,

@@ -42,7 +42,7 @@ class RecipeFile {
   }
 
   /** Writes a recipe, with its steps in words. */
-  String write(RecipeBody body, int version, List<StepWords.Said> steps) {
+  String write(RecipeBody body, int version, List<StepWords.WordedStep> steps) {
     Catalogue catalogue = catalogues.current();
     ObjectNode root = json.createObjectNode();
     root.put("@context", "https://schema.org");
@@ -155,7 +155,7 @@ class RecipeFile {
         choice(root, "where", Drops.Where.class, Drops.Where.BODY),
         number(property(root, "usedAtC"), -10, 45, 20),
         number(property(root, "hardness"), 0, 90, 0),
-        choice(root, "melted", Working.In.class, Working.In.BATH),
+        choice(root, "melted", Working.Vessel.class, Working.Vessel.BATH),
         property(root, "stirred").equals("true"),
         choice(root, "kept", Store.Place.class, Store.Place.COOL),
         parts,

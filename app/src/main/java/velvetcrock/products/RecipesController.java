@@ -150,7 +150,7 @@ class RecipesController {
         .body(file.write(version.body(), number, steps(version.body())));
   }
 
-  private List<StepWords.Said> steps(RecipeBody body) {
+  private List<StepWords.WordedStep> steps(RecipeBody body) {
     Catalogue catalogue = catalogues.current();
     List<PartIn> parts = body.plainParts();
     Melt melt = new Melt(parts.stream().map(p -> p.ingredient(catalogue, Carrier.ROOM_C)).toList());

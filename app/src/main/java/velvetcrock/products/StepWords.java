@@ -32,14 +32,14 @@ final class StepWords {
    *
    * @param seconds what a timer for it runs; 0 for none
    */
-  record Said(String what, String detail, String when, int seconds) {}
+  record WordedStep(String what, String detail, String when, int seconds) {}
 
-  List<Said> of(Working working, List<PartIn> parts, @Nullable Melt melt) {
-    List<Said> said = new ArrayList<>();
+  List<WordedStep> of(Working working, List<PartIn> parts, @Nullable Melt melt) {
+    List<WordedStep> said = new ArrayList<>();
     for (Working.Step step : working.steps()) {
       Range minutes = step.minutes();
       said.add(
-          new Said(
+          new WordedStep(
               what(step.code()),
               detail(step, working, parts, melt),
               when(step),

@@ -24,7 +24,7 @@ final class StoredParts {
       Drops.Where where,
       double usedAtC,
       double aim,
-      Working.In in,
+      Working.Vessel in,
       boolean stirred,
       Store.Place place,
       String forWhat,

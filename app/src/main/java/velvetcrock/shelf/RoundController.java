@@ -51,8 +51,8 @@ class RoundController {
       @Nullable String reason,
       @Nullable String minutes,
       @Nullable String key) {
-    RoundNote.Said said() {
-      return new RoundNote.Said(Typed.text(subject), Typed.text(task), Typed.text(reason));
+    RoundNote.About said() {
+      return new RoundNote.About(Typed.text(subject), Typed.text(task), Typed.text(reason));
     }
   }
 
@@ -132,7 +132,7 @@ class RoundController {
 
   /** What the round says now of what a form speaks of. */
   private Optional<RoundView.Item> wanting(SaidForm form) {
-    RoundNote.Said said = form.said();
+    RoundNote.About said = form.said();
     return round(households.current()).wanting(said.subject(), said.task());
   }
 

@@ -16,7 +16,7 @@ class RoundNote {
   @TenantId private UUID householdId;
 
   @Enumerated(EnumType.STRING)
-  private What what;
+  private Deferral what;
 
   private String subject;
   private String task;
@@ -28,7 +28,7 @@ class RoundNote {
   private String idempotencyKey;
 
   /** What can be said. */
-  enum What {
+  enum Deferral {
     /** Not now: it comes back at a moment. */
     PUT_OFF,
     /** Not this time, for a reason. */
@@ -40,7 +40,7 @@ class RoundNote {
   /** For Hibernate. */
   protected RoundNote() {}
 
-  RoundNote(What what, Said said, Instant until, Instant at, String by, String key) {
+  RoundNote(Deferral what, About said, Instant until, Instant at, String by, String key) {
     this.id = UUID.randomUUID();
     this.what = what;
     this.subject = said.subject();
@@ -59,13 +59,13 @@ class RoundNote {
    * @param task names the task within that
    * @param words the reason, or what the timer is for
    */
-  record Said(String subject, String task, String words) {}
+  record About(String subject, String task, String words) {}
 
   UUID id() {
     return id;
   }
 
-  What what() {
+  Deferral what() {
     return what;
   }
 

@@ -64,7 +64,7 @@ class RoundNotes {
    * @throws velvetcrock.core.Refused at {@code task} or {@code until}
    */
   @Transactional
-  void putOff(RoundNote.Said about, Optional<RoundView.Item> wanting, String until, String key) {
+  void putOff(RoundNote.About about, Optional<RoundView.Item> wanting, String until, String key) {
     if (notes.existsByIdempotencyKey(key)) {
       return;
     }
@@ -84,7 +84,7 @@ class RoundNotes {
         "This can wait " + Care.waits(kind).stream().map(m -> m + " min").toList() + " at most.");
     problems.refuseIfAny();
     LocalDateTime then = tomorrow ? latest : now.plusMinutes(Long.parseLong(until));
-    keep(RoundNote.What.PUT_OFF, about, then.atZone(house.zone()).toInstant(), key);
+    keep(RoundNote.Deferral.PUT_OFF, about, then.atZone(house.zone()).toInstant(), key);
   }
 
   /**
@@ -95,7 +95,7 @@ class RoundNotes {
    *     {@code reason}
    */
   @Transactional
-  void skip(RoundNote.Said about, Optional<RoundView.Item> wanting, String key) {
+  void skip(RoundNote.About about, Optional<RoundView.Item> wanting, String key) {
     if (notes.existsByIdempotencyKey(key)) {
       return;
     }
@@ -111,7 +111,7 @@ class RoundNotes {
             .atTime(house.hours().wakes())
             .atZone(house.zone())
             .toInstant();
-    if (keep(RoundNote.What.SKIPPED, about, then, key)) {
+    if (keep(RoundNote.Deferral.SKIPPED, about, then, key)) {
       tell(about, wanting.orElseThrow().link());
     }
   }
@@ -128,7 +128,7 @@ class RoundNotes {
    * @throws velvetcrock.core.Refused at {@code minutes}
    */
   @Transactional
-  void time(RoundNote.Said about, double minutes, String key) {
+  void time(RoundNote.About about, double minutes, String key) {
     Problems problems = new Problems();
     problems.require(
         minutes > 0 && minutes <= LONGEST_TIMER_MINUTES,
@@ -136,7 +136,7 @@ class RoundNotes {
         "A timer runs for up to a day.");
     problems.refuseIfAny();
     Instant until = clock.instant().plusSeconds(Math.round(minutes * 60));
-    keep(RoundNote.What.TIMER, about, until, key);
+    keep(RoundNote.Deferral.TIMER, about, until, key);
   }
 
   /**
@@ -152,7 +152,7 @@ class RoundNotes {
         .takeBack(clock.instant());
   }
 
-  private boolean keep(RoundNote.What what, RoundNote.Said about, Instant until, String key) {
+  private boolean keep(RoundNote.Deferral what, RoundNote.About about, Instant until, String key) {
     Problems problems = new Problems();
     problems.require(
         about.words().length() <= LONGEST_WORDS,
@@ -170,7 +170,7 @@ class RoundNotes {
     return true;
   }
 
-  private void tell(RoundNote.Said about, String link) {
+  private void tell(RoundNote.About about, String link) {
     JournalLine.Subject subject =
         new JournalLine.Subject(about.subject(), link, "", List.of(), List.of());
     journal.keep(

@@ -138,7 +138,7 @@ record RoundView(
   static RoundView of(Everything all, Round round, Catalogue catalogue, Formats fmt, int hour) {
     Map<String, RoundNote> waived = new HashMap<>();
     all.notes().stream()
-        .filter(n -> n.what() != RoundNote.What.TIMER)
+        .filter(n -> n.what() != RoundNote.Deferral.TIMER)
         .forEach(n -> waived.put(n.subject() + "/" + n.task(), n));
     List<Stop> walk = new ArrayList<>();
     for (Stop stop : walk(all, round, catalogue, fmt)) {
@@ -171,11 +171,13 @@ record RoundView(
                     new Waived(
                         n.id(),
                         n.subject(),
-                        n.what() == RoundNote.What.SKIPPED ? "skipped: " + n.words() : "put off",
+                        n.what() == RoundNote.Deferral.SKIPPED
+                            ? "skipped: " + n.words()
+                            : "put off",
                         fmt.moment(n.until())))
             .toList(),
         all.notes().stream()
-            .filter(n -> n.what() == RoundNote.What.TIMER)
+            .filter(n -> n.what() == RoundNote.Deferral.TIMER)
             .map(n -> timer(n, fmt))
             .toList());
   }

@@ -54,8 +54,8 @@ public record PotRow(
     int readings,
     boolean onHeat,
     boolean solar,
-    List<Said> cautions) {
+    List<Warning> cautions) {
 
   /** A caution. */
-  public record Said(String level, String text, String turnTo) {}
+  public record Warning(String level, String text, String turnTo) {}
 }

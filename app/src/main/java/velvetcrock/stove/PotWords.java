@@ -140,7 +140,7 @@ final class PotWords {
         said.stream()
             .map(
                 c ->
-                    new PotRow.Said(
+                    new PotRow.Warning(
                         c.level().name().toLowerCase(Locale.ROOT), c.text(), c.turnTo()))
             .toList());
   }

@@ -168,7 +168,7 @@ class StoveController {
     LivePot pot = pots.of(batch);
     PotHeat heat = pot.heat(catalogues.current(), clock.instant());
     BatchState state = batch.state();
-    List<Appliances.Known> known = appliances.all();
+    List<Appliances.Owned> known = appliances.all();
     model.addAttribute("batch", batch);
     model.addAttribute("row", rows.row(pot, fmt));
     model.addAttribute("page", PotPage.of(state, heat, fmt, clock.instant()));
@@ -196,7 +196,7 @@ class StoveController {
   }
 
   /** A kind that the household has none of. */
-  private static List<Appliance> kinds(List<Appliances.Known> known) {
+  private static List<Appliance> kinds(List<Appliances.Owned> known) {
     List<Appliance> kinds = new ArrayList<>(List.of(Appliance.values()));
     known.forEach(k -> kinds.remove(k.kind()));
     return kinds;
@@ -209,10 +209,10 @@ class StoveController {
    */
   record Named(String name, String words) {}
 
-  private static List<Named> settings(BatchState state, List<Appliances.Known> known, Formats fmt) {
+  private static List<Named> settings(BatchState state, List<Appliances.Owned> known, Formats fmt) {
     List<Named> named = new ArrayList<>();
     String key = state.heat().now().map(s -> s.heater().key()).orElse("");
-    for (Appliances.Known one : known) {
+    for (Appliances.Owned one : known) {
       if (state.heat().now().isPresent() && !one.id().toString().equals(key)) {
         continue;
       }

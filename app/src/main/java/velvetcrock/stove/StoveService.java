@@ -33,7 +33,7 @@ import velvetcrock.core.heat.Settled;
 import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
-import velvetcrock.kitchen.Appliances.Known;
+import velvetcrock.kitchen.Appliances.Owned;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Typed;
 
@@ -97,7 +97,7 @@ class StoveService {
   private String putOn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
     Bath bath = form.bath();
     String setting = form.knobName();
-    Known known = appliances.choose(Typed.text(form.appliance()));
+    Owned known = appliances.choose(Typed.text(form.appliance()));
     Heater heater = new Heater(known.id().toString(), known.name(), known.kind());
     append(batch, new PutOnHeat(heater, knob(known, setting), bath), at, key);
     return batch.code() + " is on the heat.";
@@ -107,13 +107,13 @@ class StoveService {
     BatchState.Stint stint =
         batch.state().heat().now().orElseThrow(() -> new Refused("kind", "It is not on the heat."));
     String id = stint.heater().key();
-    Known known = appliances.choose(id == null ? stint.heater().kind().name() : id);
+    Owned known = appliances.choose(id == null ? stint.heater().kind().name() : id);
     append(batch, new KnobTurned(knob(known, form.knobName())), at, key);
     return "The knob is at " + form.knobName() + ".";
   }
 
   /** What a setting comes to: learned in this kitchen, else typical of its kind, else not known. */
-  private Knob knob(Known known, String setting) {
+  private Knob knob(Owned known, String setting) {
     Optional<Settled> settled =
         known.of(setting).map(Appliances.Learned::settled).or(() -> typical(known.kind(), setting));
     return new Knob(

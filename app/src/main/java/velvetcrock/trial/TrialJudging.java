@@ -23,7 +23,7 @@ class TrialJudging {
   /** For Hibernate. */
   protected TrialJudging() {}
 
-  TrialJudging(UUID trialId, String letter, Trials.Found found, Said said) {
+  TrialJudging(UUID trialId, String letter, Trials.Found found, Circumstances said) {
     this.id = UUID.randomUUID();
     this.trialId = trialId;
     this.letter = letter;
@@ -36,7 +36,7 @@ class TrialJudging {
   }
 
   /** By whom, when, and whether without knowing which jar it was. */
-  record Said(String by, Instant at, boolean blind) {}
+  record Circumstances(String by, Instant at, boolean blind) {}
 
   String letter() {
     return letter;

@@ -182,8 +182,8 @@ public class Trials {
         "judged",
         "Judge strength and smell of every glass.");
     problems.refuseIfAny();
-    TrialJudging.Said said =
-        new TrialJudging.Said(current.name(), clock.instant(), whole.trial().hidden());
+    TrialJudging.Circumstances said =
+        new TrialJudging.Circumstances(current.name(), clock.instant(), whole.trial().hidden());
     for (TrialJar jar : whole.jars()) {
       Found one = Objects.requireNonNull(found.get(jar.letter()));
       entities.persist(new TrialJudging(id, jar.letter(), one, said));

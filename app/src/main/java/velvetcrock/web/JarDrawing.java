@@ -62,7 +62,7 @@ public record JarDrawing(
   private static final Cache<FleckKey, String> FLECKS =
       Caffeine.newBuilder().maximumSize(2000).build();
 
-  private record FleckKey(Of jar, double pxPerMm) {}
+  private record FleckKey(Filled jar, double pxPerMm) {}
 
   /**
    * What is to be drawn.
@@ -76,7 +76,7 @@ public record JarDrawing(
    * @param closed whether a lid is on; a cloth otherwise
    * @param round whether the herb is in grains rather than leaves
    */
-  public record Of(
+  public record Filled(
       String id,
       double bedMm,
       double oilMm,
@@ -95,7 +95,7 @@ public record JarDrawing(
    *
    * @param pxPerMm the page's scale
    */
-  public static JarDrawing of(Of jar, double pxPerMm) {
+  public static JarDrawing of(Filled jar, double pxPerMm) {
     double outer = jar.widthMm() + 2 * WALL_MM + 2 * Frame.gripMm(jar.shape());
     double width = outer + 2 * MARGIN_MM;
     double height = jar.brimMm() + WALL_MM + LID_MM + 2 * MARGIN_MM;
@@ -136,7 +136,7 @@ public record JarDrawing(
     return mixed.toString();
   }
 
-  private static String flecks(Of jar, Frame frame, double oilTop, double share) {
+  private static String flecks(Filled jar, Frame frame, double oilTop, double share) {
     double bed = Math.min(jar.bedMm(), jar.brimMm() * SHOULDER_FROM);
     if (bed <= 0) {
       return "";

@@ -140,7 +140,7 @@ class FormsTest {
     "OIL_G, 1, 90, , 90 g of oil"
   })
   void thingsAreSaidAsOneWouldSayThem(
-      Thing.What what, int count, double size, @Nullable Firmness kind, String words) {
+      Thing.Wanted what, int count, double size, @Nullable Firmness kind, String words) {
     Thing thing = new Thing(what, count, size, kind);
 
     assertThat(thing.words(FMT)).isEqualTo(words);

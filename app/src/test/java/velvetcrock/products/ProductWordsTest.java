@@ -76,7 +76,7 @@ class ProductWordsTest {
 
   private static Intent plan(ProductKind making, String name) {
     return new Intent(
-        making, name, Where.BODY, 20, 16, Working.In.BATH, false, Store.Place.COOL, "", "");
+        making, name, Where.BODY, 20, 16, Working.Vessel.BATH, false, Store.Place.COOL, "", "");
   }
 
   private static ProductState product(ProductKind making, String name, PartIn... parts) {
@@ -299,11 +299,11 @@ class ProductWordsTest {
         Working.of(
             making,
             melt(parts),
-            Working.In.APART,
+            Working.Vessel.APART,
             new Working.With(true, true, true, true),
             true,
             30);
-    List<StepWords.Said> said = new StepWords(CATALOGUE, FMT).of(working, parts, melt(parts));
+    List<StepWords.WordedStep> said = new StepWords(CATALOGUE, FMT).of(working, parts, melt(parts));
 
     assertThat(said).hasSameSizeAs(working.steps());
     assertThat(said)
@@ -323,7 +323,7 @@ class ProductWordsTest {
         Working.of(
             ProductKind.SALVE,
             melt(parts),
-            Working.In.BATH,
+            Working.Vessel.BATH,
             new Working.With(true, true, false, false),
             false,
             30);

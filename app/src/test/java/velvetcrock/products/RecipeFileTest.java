@@ -66,7 +66,7 @@ class RecipeFileTest {
         any(Drops.Where.class),
         RANDOM.nextInt(40),
         RANDOM.nextInt(80),
-        any(Working.In.class),
+        any(Working.Vessel.class),
         RANDOM.nextBoolean(),
         any(Store.Place.class),
         parts,
@@ -93,7 +93,8 @@ class RecipeFileTest {
   void theFileHasTheTermsOfTheOpenFormat() {
     JsonNode root =
         JSON.readTree(
-            file.write(anyRecipe(), 7, List.of(new StepWords.Said("Pour", "Slowly.", "60 °C", 0))));
+            file.write(
+                anyRecipe(), 7, List.of(new StepWords.WordedStep("Pour", "Slowly.", "60 °C", 0))));
 
     assertThat(root.path("@context").asString()).isEqualTo("https://schema.org");
     assertThat(root.path("@type").asString()).isEqualTo("HowTo");

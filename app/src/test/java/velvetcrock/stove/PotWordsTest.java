@@ -151,7 +151,7 @@ class PotWordsTest {
     PotRow late = row(20);
     assertThat(late.alarm()).isTrue();
     assertThat(late.say()).startsWith("Top up the bath with hot water.");
-    assertThat(late.cautions()).extracting(PotRow.Said::level).containsExactly("careful");
+    assertThat(late.cautions()).extracting(PotRow.Warning::level).containsExactly("careful");
     topUp(20);
     assertThat(row(20).alarm()).isFalse();
   }
@@ -198,7 +198,7 @@ class PotWordsTest {
     charge(Method.OVEN);
     on(Appliance.OVEN, "100", null);
     readings(0, 60, minute -> 104);
-    assertThat(row(60).cautions()).extracting(PotRow.Said::level).containsExactly("stop");
+    assertThat(row(60).cautions()).extracting(PotRow.Warning::level).containsExactly("stop");
     assertThat(row(60).cautions().get(0).text()).contains("fries");
     assertThat(row(60).alarm()).isTrue();
   }

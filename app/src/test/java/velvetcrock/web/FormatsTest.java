@@ -67,8 +67,8 @@ class FormatsTest {
 
   @Test
   void aJarIsDrawnTrueToScaleAndTheSameEveryTime() {
-    JarDrawing.Of jar =
-        new JarDrawing.Of(
+    JarDrawing.Filled jar =
+        new JarDrawing.Filled(
             "k7m",
             60,
             75,

@@ -19,7 +19,7 @@ class JarDrawingTest {
 
   private static JarDrawing jar(double bedMm, double oilMm, boolean floats) {
     return JarDrawing.of(
-        new JarDrawing.Of(
+        new JarDrawing.Filled(
             "k7m",
             bedMm,
             oilMm,
@@ -93,11 +93,11 @@ class JarDrawingTest {
 
   @Test
   void aWiderJarIsDrawnWiderAtTheSameScale() {
-    JarDrawing.Of narrow =
-        new JarDrawing.Of(
+    JarDrawing.Filled narrow =
+        new JarDrawing.Filled(
             "a", 50, 60, 100, 60, Jar.Shape.JAR, false, true, true, "#ffffff", "#000000", "");
-    JarDrawing.Of wide =
-        new JarDrawing.Of(
+    JarDrawing.Filled wide =
+        new JarDrawing.Filled(
             "a", 50, 60, 100, 90, Jar.Shape.JAR, false, false, true, "#ffffff", "#000000", "");
 
     assertThat(JarDrawing.of(wide, 2).widthPx() - JarDrawing.of(narrow, 2).widthPx()).isEqualTo(60);
@@ -123,7 +123,7 @@ class JarDrawingTest {
   void onlyJarAndCrockHaveALidAndEveryVesselHoldsItsOilAtItsLevel(Jar.Shape shape) {
     JarDrawing drawing =
         JarDrawing.of(
-            new JarDrawing.Of(
+            new JarDrawing.Filled(
                 "v", 40, 60, 110, 160, shape, false, true, false, "#ffffff", "#000000", ""),
             1);
 

@@ -59,7 +59,7 @@ public record Melt(List<Ingredient> parts) {
    */
   public static Melt solve(List<Wanted> wanted, OptionalDouble target, OptionalDouble volumeMl) {
     List<Integer> open = new ArrayList<>();
-    Known known = new Known(0, 0, 0);
+    Weighed known = new Weighed(0, 0, 0);
     for (int i = 0; i < wanted.size(); i++) {
       if (wanted.get(i).open()) {
         open.add(i);
@@ -77,9 +77,9 @@ public record Melt(List<Ingredient> parts) {
   }
 
   /** What is weighed already: Σ m, Σ m·h and Σ m ÷ ρ. */
-  private record Known(double massG, double weighted, double volumeMl) {
-    Known with(Ingredient part) {
-      return new Known(
+  private record Weighed(double massG, double weighted, double volumeMl) {
+    Weighed with(Ingredient part) {
+      return new Weighed(
           massG + part.massG(),
           weighted + part.massG() * part.hardness(),
           volumeMl + part.massG() / part.density());
@@ -89,7 +89,7 @@ public record Melt(List<Ingredient> parts) {
   private static double[] found(
       List<Ingredient> parts,
       List<Integer> open,
-      Known known,
+      Weighed known,
       OptionalDouble target,
       OptionalDouble volumeMl) {
     if (open.isEmpty()) {
@@ -119,7 +119,7 @@ public record Melt(List<Ingredient> parts) {
         at(last), "Too much is left open: say how much, or how many tins are wanted.");
   }
 
-  private static double byHardness(Ingredient x, double aim, Known known, String field) {
+  private static double byHardness(Ingredient x, double aim, Weighed known, String field) {
     if (known.massG() == 0) {
       throw new Refused(field, "Say how much of something else there is.");
     }
@@ -132,7 +132,7 @@ public record Melt(List<Ingredient> parts) {
 
   /** Two by Cramer's rule: one equation for the hardness, one for the volume. */
   private static double[] byBoth(
-      Ingredient x, Ingredient y, double aim, double volumeMl, Known known, String field) {
+      Ingredient x, Ingredient y, double aim, double volumeMl, Weighed known, String field) {
     double a = x.hardness() - aim;
     double b = y.hardness() - aim;
     double c = aim * known.massG() - known.weighted();

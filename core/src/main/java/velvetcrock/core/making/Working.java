@@ -105,7 +105,7 @@ public record Working(List<Step> steps, double setsNearC) {
   }
 
   /** Where it is melted. */
-  public enum In {
+  public enum Vessel {
     /** In a pan standing in hot water. */
     BATH,
     /** In the slow cooker. */
@@ -137,7 +137,7 @@ public record Working(List<Step> steps, double setsNearC) {
   public static Working of(
       ProductKind making,
       @Nullable Melt melt,
-      In in,
+      Vessel in,
       With with,
       boolean stirred,
       double largestMl) {
@@ -196,15 +196,15 @@ public record Working(List<Step> steps, double setsNearC) {
     return new Working(steps, sets);
   }
 
-  private static void melting(List<Step> steps, Melt melt, In in) {
+  private static void melting(List<Step> steps, Melt melt, Vessel in) {
     Range heat = new Range(melts(melt) + ABOVE_MELTING_C, Math.min(MOST_C, hottest(melt) + 5));
-    boolean apart = in == In.APART && melt.mainWax().isPresent() && melt.parts().size() > 1;
+    boolean apart = in == Vessel.APART && melt.mainWax().isPresent() && melt.parts().size() > 1;
     if (apart) {
       steps.add(Step.at(Code.WAX_APART, heat));
       steps.add(Step.at(Code.WARM_OIL, new Range(45, 55)));
       steps.add(Step.of(Code.JOIN));
     } else {
-      steps.add(Step.at(in == In.CROCK ? Code.MELT_CROCK : Code.MELT_BATH, heat));
+      steps.add(Step.at(in == Vessel.CROCK ? Code.MELT_CROCK : Code.MELT_BATH, heat));
     }
   }
 

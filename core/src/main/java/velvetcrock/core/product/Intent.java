@@ -25,7 +25,7 @@ public record Intent(
     Drops.Where where,
     double usedAtC,
     double aim,
-    Working.In in,
+    Working.Vessel in,
     boolean stirred,
     Store.Place place,
     String forWhat,

@@ -5,10 +5,10 @@ import java.util.Arrays;
 import java.util.List;
 
 /** What an amount of oil is enough for, each thing by itself and not all together. */
-public record Enough(What what, int count) {
+public record Enough(Use what, int count) {
 
   /** Things people make, with the oil that one takes (typical). */
-  public enum What {
+  public enum Use {
     /** A tin of 30 ml of salve at one part of wax to five of oil by weight: 25 ml. */
     TIN_OF_SALVE(25),
     /** A bottle of 50 ml for the hands. */
@@ -22,7 +22,7 @@ public record Enough(What what, int count) {
 
     private final double oilMl;
 
-    What(double oilMl) {
+    Use(double oilMl) {
       this.oilMl = oilMl;
     }
 
@@ -40,7 +40,7 @@ public record Enough(What what, int count) {
    */
   public static List<Enough> of(double oilMl) {
     List<Enough> enough = new ArrayList<>();
-    Arrays.stream(What.values())
+    Arrays.stream(Use.values())
         .sorted((a, b) -> Double.compare(b.oilMl, a.oilMl))
         .forEach(
             what -> {

@@ -39,7 +39,7 @@ class ProductRoundTest {
             Where.BODY,
             20,
             16,
-            Working.In.BATH,
+            Working.Vessel.BATH,
             false,
             Store.Place.COOL,
             "",

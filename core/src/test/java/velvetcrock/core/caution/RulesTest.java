@@ -114,7 +114,7 @@ class RulesTest {
                           where,
                           20,
                           kind.stiff().map(f -> f.hardness().middle()).orElse(0.0),
-                          Working.In.BATH,
+                          Working.Vessel.BATH,
                           false,
                           Store.Place.COOL,
                           kind == ProductKind.DRAWN ? forWhat : "",

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.making.Working.Code;
-import velvetcrock.core.making.Working.In;
+import velvetcrock.core.making.Working.Vessel;
 import velvetcrock.core.making.Working.With;
 import velvetcrock.core.materia.Catalogue;
 
@@ -29,13 +29,13 @@ class WorkingTest {
     return working.steps().stream().filter(s -> s.code() == code).findFirst().orElseThrow();
   }
 
-  private static Working of(ProductKind making, In in, With with, boolean stirred) {
+  private static Working of(ProductKind making, Vessel in, With with, boolean stirred) {
     return Working.of(making, SALVE, in, with, stirred, 30);
   }
 
   @Test
   void aSalveIsMeltedTestedScentedPouredAndSet() {
-    Working working = of(ProductKind.SALVE, In.BATH, ALL, true);
+    Working working = of(ProductKind.SALVE, Vessel.BATH, ALL, true);
 
     assertThat(codes(working))
         .containsExactly(
@@ -61,16 +61,16 @@ class WorkingTest {
 
   @Test
   void theWaxMeltedApartMeetsWarmedOil() {
-    assertThat(codes(of(ProductKind.FIRM_BALM, In.APART, With.NOTHING, false)))
+    assertThat(codes(of(ProductKind.FIRM_BALM, Vessel.APART, With.NOTHING, false)))
         .containsSubsequence(Code.WAX_APART, Code.WARM_OIL, Code.JOIN, Code.POUR);
-    assertThat(codes(of(ProductKind.FIRM_BALM, In.CROCK, With.NOTHING, false)))
+    assertThat(codes(of(ProductKind.FIRM_BALM, Vessel.CROCK, With.NOTHING, false)))
         .contains(Code.MELT_CROCK)
         .doesNotContain(Code.STIR);
   }
 
   @Test
   void barsAreScentedHotterAndTurnedOut() {
-    Working bars = of(ProductKind.LOTION_BAR, In.BATH, ALL, false);
+    Working bars = of(ProductKind.LOTION_BAR, Vessel.BATH, ALL, false);
 
     assertThat(step(bars, Code.ESSENTIAL).celsius().high()).isEqualTo(65);
     assertThat(codes(bars)).endsWith(Code.SET, Code.TURN_OUT);
@@ -78,8 +78,8 @@ class WorkingTest {
 
   @Test
   void largerTinsSetLater() {
-    Working small = Working.of(ProductKind.SALVE, SALVE, In.BATH, With.NOTHING, false, 15);
-    Working large = Working.of(ProductKind.SALVE, SALVE, In.BATH, With.NOTHING, false, 250);
+    Working small = Working.of(ProductKind.SALVE, SALVE, Vessel.BATH, With.NOTHING, false, 15);
+    Working large = Working.of(ProductKind.SALVE, SALVE, Vessel.BATH, With.NOTHING, false, 250);
 
     assertThat(step(large, Code.SET).minutes().low())
         .isGreaterThan(3 * step(small, Code.SET).minutes().low());
@@ -90,22 +90,25 @@ class WorkingTest {
   void aSmallMeltSetsFast() {
     Melt little = SALVE.scaledTo(8);
 
-    assertThat(Working.of(ProductKind.SALVE, little, In.BATH, With.NOTHING, false, 8).shortWindow())
+    assertThat(
+            Working.of(ProductKind.SALVE, little, Vessel.BATH, With.NOTHING, false, 8)
+                .shortWindow())
         .isTrue();
     assertThat(
-            Working.of(ProductKind.SALVE, SALVE.scaledTo(2000), In.BATH, With.NOTHING, false, 30)
+            Working.of(
+                    ProductKind.SALVE, SALVE.scaledTo(2000), Vessel.BATH, With.NOTHING, false, 30)
                 .shortWindow())
         .isFalse();
   }
 
   @Test
   void whatIsNotMeltedHasItsOwnWay() {
-    assertThat(codes(of(ProductKind.MASSAGE_OIL, In.BATH, ALL, false)))
+    assertThat(codes(of(ProductKind.MASSAGE_OIL, Vessel.BATH, ALL, false)))
         .contains(Code.MIX, Code.ESSENTIAL, Code.BOTTLE)
         .doesNotContain(Code.MELT_BATH);
-    assertThat(codes(of(ProductKind.POULTICE, In.BATH, With.NOTHING, false)))
+    assertThat(codes(of(ProductKind.POULTICE, Vessel.BATH, With.NOTHING, false)))
         .containsExactly(Code.SPREAD, Code.APPLY, Code.THROW_OUT);
-    assertThat(codes(of(ProductKind.DRAWN, In.BATH, With.NOTHING, false)))
+    assertThat(codes(of(ProductKind.DRAWN, Vessel.BATH, With.NOTHING, false)))
         .containsExactly(Code.WEIGH, Code.HAND_OVER);
   }
 
@@ -114,11 +117,13 @@ class WorkingTest {
     Melt coconut = new Melt(List.of(Ingredient.of(CATALOGUE.carrier("coconut"), 100, 20)));
 
     assertThat(
-            codes(Working.of(ProductKind.COMPRESS_PADS, coconut, In.BATH, With.NOTHING, false, 10)))
+            codes(
+                Working.of(
+                    ProductKind.COMPRESS_PADS, coconut, Vessel.BATH, With.NOTHING, false, 10)))
         .containsSubsequence(Code.MELT_BATH, Code.SOAK, Code.SET_COLD, Code.FRIDGE);
     Melt butter = new Melt(List.of(Ingredient.of(CATALOGUE.carrier("shea"), 100, 20)));
     Working whipped =
-        Working.of(ProductKind.WHIPPED_BUTTER, butter, In.BATH, With.NOTHING, false, 60);
+        Working.of(ProductKind.WHIPPED_BUTTER, butter, Vessel.BATH, With.NOTHING, false, 60);
     assertThat(codes(whipped)).containsSubsequence(Code.CHILL, Code.WHIP, Code.JAR);
     assertThat(step(whipped, Code.CHILL).minutes().low()).isPositive();
   }
@@ -127,7 +132,7 @@ class WorkingTest {
   @EnumSource(ProductKind.class)
   void everyKindHasStepsWhoseTimesCanBe(ProductKind making) {
     Melt melt = making == ProductKind.COMPRESS_PADS ? butterAndOil() : SALVE;
-    Working working = Working.of(making, melt, In.BATH, ALL, true, 30);
+    Working working = Working.of(making, melt, Vessel.BATH, ALL, true, 30);
 
     assertThat(working.steps()).hasSizeGreaterThan(1);
     assertThat(working.steps())

@@ -61,7 +61,8 @@ class ProductLogTest {
   }
 
   private static Intent plan(ProductKind making, Where where, double aim) {
-    return new Intent(making, "", where, 20, aim, Working.In.BATH, false, Store.Place.COOL, "", "");
+    return new Intent(
+        making, "", where, 20, aim, Working.Vessel.BATH, false, Store.Place.COOL, "", "");
   }
 
   private static PartIn part(PartIn.Kind kind, String key, double grams) {
@@ -492,7 +493,7 @@ class ProductLogTest {
             Where.BODY,
             28,
             16,
-            Working.In.BATH,
+            Working.Vessel.BATH,
             true,
             Store.Place.COOL,
             "",

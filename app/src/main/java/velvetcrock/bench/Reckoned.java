@@ -32,7 +32,7 @@ import velvetcrock.core.yield.Yield;
  * @param heats the same herb by every way of heat, where one is asked for
  * @param cautions worst first, with what the lots' ages call for
  */
-record Plan(
+record Reckoned(
     Wish wish,
     JarChoice choice,
     List<Filled> filled,
