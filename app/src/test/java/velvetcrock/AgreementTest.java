@@ -37,7 +37,7 @@ class AgreementTest extends AppTest {
   private static final int JARS = 40;
   private static final Pattern DATE = Pattern.compile("(\\d{1,2}) (\\p{L}{3,9})(?: (\\d{4}))?");
   private static final Pattern SPAN =
-      Pattern.compile("([\\d.]+)(?:–([\\d.]+))? (min|h|days?)(?:–([\\d.]+) (h|days?))?");
+      Pattern.compile("([\\d.]+)(?:–([\\d.]+))? (min|h|days?)(?:(?:–| to )([\\d.]+) (h|days?))?");
 
   @Autowired Catalogues catalogues;
   @Autowired Clock clock;

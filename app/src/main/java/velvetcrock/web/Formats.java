@@ -246,12 +246,12 @@ public final class Formats {
         : days(Math.round(hours / HOURS_A_DAY));
   }
 
-  /** A range of hours, in one unit. */
+  /** A range of hours, in one unit where both can be said in it. */
   public String hours(Range hours) {
-    if (hours.low() < 1) {
-      return hours(hours.low()) + "–" + hours(hours.high());
-    }
     boolean asDays = hours.high() >= HOURS_IN_HOURS && hours.low() >= HOURS_A_DAY;
+    if (!asDays && (hours.low() < 1 || hours.high() >= HOURS_IN_HOURS)) {
+      return hours(hours.low()) + " to " + hours(hours.high());
+    }
     String low = number(asDays ? hours.low() / HOURS_A_DAY : hours.low(), 0);
     String high = number(asDays ? hours.high() / HOURS_A_DAY : hours.high(), 0);
     String unit = asDays ? " days" : " h";

@@ -109,7 +109,7 @@ class FormatsTest {
   @Test
   void aRangeOfHoursHasOneUnit() {
     assertThat(metric.hours(new Range(4, 12))).isEqualTo("4–12 h");
-    assertThat(metric.hours(new Range(8, 72))).isEqualTo("8–72 h");
+    assertThat(metric.hours(new Range(8, 72))).isEqualTo("8 h to 3 days");
     assertThat(metric.hours(new Range(75, 340))).isEqualTo("3–14 days");
     assertThat(metric.hours(new Range(11.9, 12.1))).isEqualTo("12 h");
   }
