@@ -355,7 +355,10 @@ record BenchView(
     }
     if (charge.topUpMl() >= 1) {
       facts.add(
-          new Fact("Top up, days 1–3", "about " + fmt.ml(charge.topUpMl()), "as the herb swells"));
+          new Fact(
+              plan.wish().method().heated() ? "Top up, on the heat" : "Top up, days 1–3",
+              "about " + fmt.ml(charge.topUpMl()),
+              "as the herb swells"));
     }
     facts.add(
         new Fact(
