@@ -102,7 +102,10 @@ class DrawerTest extends DryingHouse {
   }
 
   private Charged charged(UUID herbLot, double grams, UUID oilLot, double ml) {
-    LocalDate on = today();
+    return charged(herbLot, grams, oilLot, ml, today());
+  }
+
+  private Charged charged(UUID herbLot, double grams, UUID oilLot, double ml, LocalDate on) {
     String place = households.places().get(0).id().toString();
     return new Charged(
         Method.COLD,
@@ -337,6 +340,24 @@ class DrawerTest extends DryingHouse {
 
     as(keeper, () -> batches.undo(code, topUp.entryId()));
     assertThat(lot(oil).amount()).isEqualTo(600);
+  }
+
+  @Test
+  void nothingIsChargedBeforeItsHerbWasGathered() {
+    UUID herb = yarrow(100);
+    LocalDate gathered = today().minusMonths(2);
+
+    assertThatThrownBy(
+            () ->
+                as(
+                    keeper,
+                    () ->
+                        batches.charge(charged(herb, 30, null, 400, gathered.minusDays(1)), key())))
+        .hasMessageContaining("chargedOn")
+        .hasMessageContaining("gathered on");
+    assertThat(lot(herb).amount()).isEqualTo(100);
+    as(keeper, () -> batches.charge(charged(herb, 30, null, 400, gathered), key()));
+    assertThat(lot(herb).amount()).isEqualTo(70);
   }
 
   @Test

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.function.DoubleUnaryOperator;
 import velvetcrock.core.Range;
 import velvetcrock.core.drawer.Drying;
+import velvetcrock.core.drawer.Snap;
 import velvetcrock.web.Coordinates;
 import velvetcrock.web.Formats;
 
@@ -48,8 +49,9 @@ record DryingDrawing(
   private static final double ROOM = 1.08;
 
   static DryingDrawing of(Drying drying, Instant now, Formats fmt) {
-    Range dry = drying.dryAtHours();
     double nowHours = drying.hoursAt(now);
+    // What crumbles is dry, whatever the scale expects.
+    Range dry = drying.snap() == Snap.CRUMBLES ? Range.exactly(nowHours) : drying.dryAtHours();
     double span = Math.max(dry.high(), nowHours) * ROOM;
     Scale scale = new Scale(span, drying.dryMatterG(), drying.begun().freshG());
     StringBuilder dots = new StringBuilder(Coordinates.dot(0, 0, DOT));

@@ -22,6 +22,8 @@ import velvetcrock.core.drawer.LotAdded;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
+import velvetcrock.core.drawer.Snap;
+import velvetcrock.core.drawer.Snapped;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -176,6 +178,10 @@ class DrawerWordsTest {
   }
 
   private static Drying bunch(double... gramsByDay) {
+    return Drying.fold(entries(gramsByDay));
+  }
+
+  private static List<Entry<DryingEvent>> entries(double... gramsByDay) {
     List<Entry<DryingEvent>> entries = new ArrayList<>();
     Instant begun = NOW.minusSeconds(86_400L * 8);
     entries.add(
@@ -195,7 +201,17 @@ class DrawerWordsTest {
               new LoadWeighed(gramsByDay[i], ""),
               null));
     }
-    return Drying.fold(entries);
+    return entries;
+  }
+
+  @Test
+  void whatCrumblesIsDryNowWhateverTheScaleExpects() {
+    List<Entry<DryingEvent>> entries = entries(140, 100, 75);
+    assertThat(DryingDrawing.of(Drying.fold(entries), NOW, FMT).rangeWidth()).isGreaterThan(2);
+    entries.add(new Entry<>(UUID.randomUUID(), 5, NOW, new Snapped(Snap.CRUMBLES), null));
+    DryingDrawing drawing = DryingDrawing.of(Drying.fold(entries), NOW, FMT);
+    assertThat(drawing.rangeX()).isEqualTo(drawing.nowX());
+    assertThat(drawing.rangeWidth()).isEqualTo(2);
   }
 
   @Test

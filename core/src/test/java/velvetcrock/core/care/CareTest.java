@@ -27,6 +27,17 @@ class CareTest {
   }
 
   @Test
+  void aBottleIsSmelledFourWeeksBeforeItsDateOrAsOthersTurnedAndNeverBeforeItWasFilled() {
+    LocalDate date = CHARGED.plusDays(200);
+    assertThat(Care.smelledFrom(date, null, CHARGED)).isEqualTo(date.minusDays(28));
+    assertThat(Care.smelledFrom(date, CHARGED.plusDays(90), CHARGED))
+        .isEqualTo(CHARGED.plusDays(90));
+    LocalDate filledLate = date.minusDays(5);
+    assertThat(Care.smelledFrom(date, null, filledLate)).isEqualTo(filledLate);
+    assertThat(Care.smelledFrom(date, CHARGED, filledLate)).isEqualTo(filledLate);
+  }
+
+  @Test
   void runsTellTheSameVisitsForACalendar() {
     List<Run> runs = Rhythm.STANDING.runs(CHARGED, CHARGED.plusDays(35));
 
