@@ -52,11 +52,11 @@ as_database_user() {
   fi
 }
 
-# A port on loopback that nothing listens on.
+# A port on loopback that nothing listens on, below those that outgoing connections are given.
 free_port() {
   local port
   while :; do
-    port=$((20000 + RANDOM % 30000))
+    port=$((20000 + RANDOM % 12000))
     (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || { printf '%s' "$port"; return; }
   done
 }
