@@ -319,13 +319,16 @@
       for (const place of stove.querySelectorAll("[data-countdown]")) {
         const left = Math.round((Number(place.dataset.by) - Date.now()) / 1000);
         const minutes = Math.floor(Math.abs(left) / 60);
-        const clock =
+        const long =
           minutes < 60
-            ? `${minutes}:${String(Math.abs(left) % 60).padStart(2, "0")}`
+            ? `${minutes} min`
             : minutes < 48 * 60
               ? `${Math.round(minutes / 60)} h`
               : `${Math.round(minutes / 1440)} days`;
-        place.textContent = left > 0 ? `in ${clock}` : `now, for ${clock}`;
+        const clock =
+          minutes < 60 ? `${minutes}:${String(Math.abs(left) % 60).padStart(2, "0")}` : long;
+        const due = minutes < 1 ? "now" : `now, due ${long} ago`;
+        place.textContent = left > 0 ? `in ${clock}` : due;
       }
     };
     countdowns();

@@ -39,6 +39,9 @@ class AgreementTest extends AppTest {
   private static final Pattern SPAN =
       Pattern.compile("([\\d.]+)(?:–([\\d.]+))? (min|h|days?)(?:(?:–| to )([\\d.]+) (h|days?))?");
 
+  private static final Pattern PULL = Pattern.compile("Pull ([\\d.]+) of 1");
+  private static final Pattern GAINED = Pattern.compile("(\\d+) %");
+
   @Autowired Catalogues catalogues;
   @Autowired Clock clock;
 
@@ -46,6 +49,7 @@ class AgreementTest extends AppTest {
   private int compared;
   private int bottled;
   private int checks;
+  private int pulls;
 
   @Test
   void everyFaceTellsTheSameOfOneJar() throws Exception {
@@ -57,9 +61,9 @@ class AgreementTest extends AppTest {
               keeper,
               () ->
                   new ManyJars(
-                          batches,
+                          acts,
                           catalogues.current(),
-                          households.places().stream().map(p -> p.stand()).toList(),
+                          places.all().stream().map(p -> p.stand()).toList(),
                           clock,
                           today(),
                           seed)
@@ -80,6 +84,7 @@ class AgreementTest extends AppTest {
     assertThat(compared).isGreaterThanOrEqualTo(300);
     assertThat(bottled).isGreaterThan(100);
     assertThat(checks).isGreaterThan(2000);
+    assertThat(pulls).isGreaterThan(20);
     assertThat(differ).isEmpty();
   }
 
@@ -216,6 +221,7 @@ class AgreementTest extends AppTest {
           code,
           calendar.stream().noneMatch(e -> e.getSummary().getValue().startsWith("Strain ")),
           "a day in the calendar for a method of hours");
+      stove(code, page, earliest, latest);
       return;
     }
     String earliest = json.read("$.earliest");
@@ -261,6 +267,31 @@ class AgreementTest extends AppTest {
         LocalDate day = begins(event);
         check(code, day.equals(usual), "usually %s, but the calendar says %s", usual, day);
       }
+    }
+  }
+
+  /** The window and the pull of a pot, by the stove and by the batch page. */
+  private void stove(String code, Document page, double earliest, double latest) throws Exception {
+    Document stove = page("/stove/" + code);
+    List<Double> hours = hours(text(stove, ".pot [data-span]"));
+    check(
+        code,
+        hours.size() >= 2 && close(hours.get(0), earliest) && close(hours.get(1), latest),
+        "hours %s–%s, but the stove says %s",
+        earliest,
+        latest,
+        hours);
+    Matcher pull = PULL.matcher(page.text());
+    Matcher gained = GAINED.matcher(text(stove, ".pot [data-f=pull]"));
+    if (pull.find() && gained.find()) {
+      double percent = 100 * Double.parseDouble(pull.group(1));
+      check(
+          code,
+          Math.abs(percent - Double.parseDouble(gained.group(1))) < 1,
+          "pull %s %%, but the stove says %s",
+          percent,
+          gained.group());
+      pulls++;
     }
   }
 

@@ -22,11 +22,13 @@ import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.keeping.Light;
@@ -37,6 +39,8 @@ import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
+import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
@@ -46,7 +50,10 @@ import velvetcrock.web.InHousehold;
     properties = {"velvetcrock.demo=true", "velvetcrock.demo-probes=false"})
 abstract class AppTest {
   @Autowired Households households;
+  @Autowired Places places;
+  @Autowired Vessels vessels;
   @Autowired Batches batches;
+  @Autowired BatchActs acts;
   @Autowired CurrentHousehold current;
   @Autowired WebApplicationContext context;
   @LocalServerPort int port;
@@ -72,7 +79,7 @@ abstract class AppTest {
     as(
         keeper,
         () -> {
-          households.furnish();
+          places.furnish();
           return null;
         });
   }
@@ -108,7 +115,7 @@ abstract class AppTest {
     return as(
         keeper,
         () -> {
-          String place = households.places().get(0).id().toString();
+          String place = places.all().get(0).id().toString();
           Charged charged =
               new Charged(
                   Method.COLD,
@@ -122,17 +129,15 @@ abstract class AppTest {
                           0.10,
                           "30 g")),
                   List.of(new OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
-                  Range.exactly(400),
-                  "",
+                  new Charged.Oil(Range.exactly(400), ""),
                   new JarIn("Jar 500 ml", 530, 80),
                   12,
                   Use.SKIN,
                   new Stand(place, "Dark cupboard", Light.DARK),
-                  on,
-                  0,
-                  false,
-                  true);
-          return batches.charge(charged, UUID.randomUUID().toString()).code();
+                  new Charged.Begun(on, 0, false),
+                  true,
+                  Manner.PLAIN);
+          return acts.charge(charged, UUID.randomUUID().toString()).code();
         });
   }
 }

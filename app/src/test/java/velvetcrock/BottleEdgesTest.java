@@ -34,6 +34,7 @@ import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
@@ -61,23 +62,20 @@ class BottleEdgesTest extends BottleHouse {
         as(
             keeper,
             () -> {
-              String place = households.places().get(0).id().toString();
-              return batches
-                  .charge(
+              String place = places.all().get(0).id().toString();
+              return acts.charge(
                       new Charged(
                           Method.COLD,
                           herbs,
                           oils,
-                          Range.exactly(400),
-                          "",
+                          new Charged.Oil(Range.exactly(400), ""),
                           new JarIn("Jar 500 ml", 530, 80),
                           12,
                           use,
                           new Stand(place, "Dark cupboard", Light.DARK),
-                          today().minusDays(25),
-                          0,
-                          false,
-                          true),
+                          new Charged.Begun(today().minusDays(25), 0, false),
+                          true,
+                          Manner.PLAIN),
                       UUID.randomUUID().toString())
                   .code();
             });

@@ -35,7 +35,7 @@ abstract class BottleHouse extends AppTest {
   }
 
   void log(String code, BatchEvent event) {
-    as(keeper, () -> batches.append(code, event, null, null, UUID.randomUUID().toString()));
+    as(keeper, () -> acts.append(code, event, null, null, UUID.randomUUID().toString()));
   }
 
   BottleRecord bottle(String code, String letter) {

@@ -176,7 +176,7 @@ class BottlesTest extends BottleHouse {
     as(
         keeper,
         () -> {
-          batches.supplyOilDates(code, List.of(new OilIn("rapeseed", 1, null, null, pressed)));
+          acts.supplyOilDates(code, List.of(new OilIn("rapeseed", 1, null, null, pressed)));
           return null;
         });
     LocalDate before = bottle(code, "A").bestBefore();

@@ -157,7 +157,7 @@ class CalendarTest extends AppTest {
     Map<String, VEvent> before = read(address);
     String strain =
         before.keySet().stream().filter(uid -> uid.endsWith("-strain")).findFirst().orElseThrow();
-    as(keeper, () -> batches.append(code, strained(), null, null, "s" + code));
+    as(keeper, () -> acts.append(code, strained(), null, null, "s" + code));
     Map<String, VEvent> after = read(address);
 
     assertThat(after.get(strain).getStatus().isCancelled()).isTrue();

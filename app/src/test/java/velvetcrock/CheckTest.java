@@ -35,7 +35,7 @@ class CheckTest extends AppTest {
   @Test
   void aStateThatIsNotItsLogsIsSaidAndMended() {
     String code = charge(5);
-    as(keeper, () -> batches.append(code, new AllWell(), null, null, "well" + code));
+    as(keeper, () -> acts.append(code, new AllWell(), null, null, "well" + code));
     assertThat(check(false)).isEmpty();
 
     jdbc.update("update batch set status = 'FINISHED', standing = false where code = ?", code);
@@ -60,7 +60,7 @@ class CheckTest extends AppTest {
   @Test
   void whatTheJournalForgotIsToldAgain() {
     String code = charge(5);
-    as(keeper, () -> batches.append(code, new Noted("Smells of hay"), null, null, "n" + code));
+    as(keeper, () -> acts.append(code, new Noted("Smells of hay"), null, null, "n" + code));
     jdbc.update("delete from journal where subject = ? and kind = 'note'", code);
 
     assertThat(check(false)).singleElement().asString().contains("does not know", "note");

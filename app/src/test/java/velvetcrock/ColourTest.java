@@ -101,7 +101,7 @@ class ColourTest extends AppTest {
     as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new Coloured(Rgb.of(hex), false, null),
                 null,

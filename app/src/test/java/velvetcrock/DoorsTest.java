@@ -67,9 +67,7 @@ class DoorsTest extends AppTest {
             jdbc.queryForObject(
                 "select household_id from member where login = 'una'", java.util.UUID.class),
             "Una");
-    assertThat(as(una, () -> households.places()))
-        .extracting(p -> p.name())
-        .contains("Dark cupboard");
+    assertThat(as(una, () -> places.all())).extracting(p -> p.name()).contains("Dark cupboard");
     String link =
         String.valueOf(
                 send(una, "/people/invitations").andReturn().getFlashMap().get("invitationLink"))

@@ -26,6 +26,7 @@ import velvetcrock.core.Range;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.ToppedUp;
@@ -58,16 +59,10 @@ class DrawerTest extends DryingHouse {
         Kind.HERB,
         "yarrow",
         "",
-        Part.FLOWER,
-        Cut.CUT,
-        HerbState.DRIED,
-        null,
+        new LotDetails.Plant(Part.FLOWER, Cut.CUT, HerbState.DRIED, null),
         Origin.GROWN,
         "bed",
-        today().minusMonths(2),
-        null,
-        null,
-        null,
+        new LotDetails.Dates(today().minusMonths(2), null, null, null),
         null,
         0L);
   }
@@ -78,16 +73,10 @@ class DrawerTest extends DryingHouse {
             Kind.CARRIER,
             "rapeseed",
             "",
-            null,
-            null,
-            null,
-            null,
+            new LotDetails.Plant(null, null, null, null),
             Origin.BOUGHT,
             "ferry",
-            null,
-            today().minusMonths(1),
-            null,
-            today().plusMonths(10),
+            new LotDetails.Dates(null, today().minusMonths(1), null, today().plusMonths(10)),
             null,
             650L);
     return as(keeper, () -> drawer.add(oil, ml, ml + " ml", null, key()));
@@ -106,7 +95,7 @@ class DrawerTest extends DryingHouse {
   }
 
   private Charged charged(UUID herbLot, double grams, UUID oilLot, double ml, LocalDate on) {
-    String place = households.places().get(0).id().toString();
+    String place = places.all().get(0).id().toString();
     return new Charged(
         Method.COLD,
         List.of(
@@ -120,16 +109,14 @@ class DrawerTest extends DryingHouse {
                 grams + " g",
                 herbLot)),
         List.of(new OilIn("rapeseed", 1, on.plusMonths(10), on, null, oilLot)),
-        Range.exactly(ml),
-        "",
+        new Charged.Oil(Range.exactly(ml), ""),
         new JarIn("Jar 500 ml", 530, 80),
         12,
         Use.SKIN,
         new Stand(place, "Dark cupboard", Light.DARK),
-        on,
-        0,
-        false,
-        true);
+        new Charged.Begun(on, 0, false),
+        true,
+        Manner.PLAIN);
   }
 
   @Test
@@ -279,7 +266,7 @@ class DrawerTest extends DryingHouse {
         .andExpect(redirectedUrl("/drawer/lots/" + id));
 
     assertThat(lot(id).details().name()).isEqualTo("Pressed at Norrick");
-    assertThat(lot(id).details().openedOn()).isEqualTo(today().minusDays(3));
+    assertThat(lot(id).details().dates().openedOn()).isEqualTo(today().minusDays(3));
     assertThat(lot(id).amount()).isEqualTo(900);
     send(
             keeper,
@@ -299,7 +286,7 @@ class DrawerTest extends DryingHouse {
     UUID herb = yarrow(100);
     UUID oil = rapeseed(1000);
 
-    Written written = as(keeper, () -> batches.charge(charged(herb, 30, oil, 400), key()));
+    Written written = as(keeper, () -> acts.charge(charged(herb, 30, oil, 400), key()));
 
     assertThat(lot(herb).amount()).isEqualTo(70);
     assertThat(lot(oil).amount()).isEqualTo(600);
@@ -315,7 +302,7 @@ class DrawerTest extends DryingHouse {
   void whatALotLacksIsToldAndNotRefused() {
     UUID herb = yarrow(20);
 
-    Written written = as(keeper, () -> batches.charge(charged(herb, 30, null, 400), key()));
+    Written written = as(keeper, () -> acts.charge(charged(herb, 30, null, 400), key()));
 
     assertThat(lot(herb).amount()).isZero();
     assertThat(written.shorts())
@@ -330,15 +317,15 @@ class DrawerTest extends DryingHouse {
   @Test
   void aTopUpTakesFromTheSameLotAndGivesItBackWhenTakenBack() {
     UUID oil = rapeseed(1000);
-    String code = as(keeper, () -> batches.charge(charged(null, 30, oil, 400), key()).code());
+    String code = as(keeper, () -> acts.charge(charged(null, 30, oil, 400), key()).code());
 
     Written topUp =
         as(
             keeper,
-            () -> batches.append(code, new ToppedUp(50, "rapeseed", "50 ml"), null, null, key()));
+            () -> acts.append(code, new ToppedUp(50, "rapeseed", "50 ml"), null, null, key()));
     assertThat(lot(oil).amount()).isEqualTo(550);
 
-    as(keeper, () -> batches.undo(code, topUp.entryId()));
+    as(keeper, () -> acts.undo(code, topUp.entryId()));
     assertThat(lot(oil).amount()).isEqualTo(600);
   }
 
@@ -351,12 +338,11 @@ class DrawerTest extends DryingHouse {
             () ->
                 as(
                     keeper,
-                    () ->
-                        batches.charge(charged(herb, 30, null, 400, gathered.minusDays(1)), key())))
+                    () -> acts.charge(charged(herb, 30, null, 400, gathered.minusDays(1)), key())))
         .hasMessageContaining("chargedOn")
         .hasMessageContaining("gathered on");
     assertThat(lot(herb).amount()).isEqualTo(100);
-    as(keeper, () -> batches.charge(charged(herb, 30, null, 400, gathered), key()));
+    as(keeper, () -> acts.charge(charged(herb, 30, null, 400, gathered), key()));
     assertThat(lot(herb).amount()).isEqualTo(70);
   }
 
@@ -364,7 +350,7 @@ class DrawerTest extends DryingHouse {
   void aLotOfSomethingElseIsRefusedAtItsField() {
     UUID oil = rapeseed(1000);
 
-    assertThatThrownBy(() -> as(keeper, () -> batches.charge(charged(oil, 30, null, 400), key())))
+    assertThatThrownBy(() -> as(keeper, () -> acts.charge(charged(oil, 30, null, 400), key())))
         .hasMessageContaining("herbs[0].lot");
     assertThat(lot(oil).amount()).isEqualTo(1000);
   }
@@ -389,7 +375,7 @@ class DrawerTest extends DryingHouse {
     UUID oil = rapeseed(1000);
     List<Callable<Written>> charges = new ArrayList<>();
     for (int i = 0; i < 8; i++) {
-      charges.add(() -> as(keeper, () -> batches.charge(charged(herb, 30, oil, 400), key())));
+      charges.add(() -> as(keeper, () -> acts.charge(charged(herb, 30, oil, 400), key())));
     }
 
     List<Written> written = atOnce(charges);
@@ -456,7 +442,8 @@ class DrawerTest extends DryingHouse {
     List<LotRecord> lots = as(keeper, () -> drawer.of(Kind.HERB, "yarrow"));
     assertThat(lots).hasSize(1);
     assertThat(lots.get(0).lot().amount()).isEqualTo(33);
-    assertThat(lots.get(0).lot().details().waterFraction()).isCloseTo(1 - 30.0 / 33, within(1e-9));
+    assertThat(lots.get(0).lot().details().plant().waterFraction())
+        .isCloseTo(1 - 30.0 / 33, within(1e-9));
     assertThat(lots.get(0).lot().harvestedOn()).hasValue(today().minusDays(20));
     visit(keeper, "/drawer").andExpect(content().string(not(containsString("hung in a bunch"))));
   }
@@ -468,7 +455,7 @@ class DrawerTest extends DryingHouse {
         .andExpect(redirectedUrl("/drawer"));
 
     LotRecord lot = as(keeper, () -> drawer.of(Kind.HERB, "yarrow").get(0));
-    assertThat(lot.lot().details().state()).isEqualTo(HerbState.WILTED);
+    assertThat(lot.lot().details().plant().state()).isEqualTo(HerbState.WILTED);
     assertThat(lot.lot().waterFraction(catalogues.current())).isCloseTo(0.7, within(1e-9));
     send(keeper, "/bench", "amount", "100 g", "herbs[0].herb", "yarrow", "herbs[0].state", "WILTED")
         .andExpect(content().string(containsString("The water it brings")));
@@ -536,7 +523,7 @@ class DrawerTest extends DryingHouse {
         .andExpect(content().string(containsString("1 of 1 free")))
         .andExpect(content().string(containsString("none here")));
 
-    as(keeper, () -> batches.charge(charged(null, 30, null, 400), key()));
+    as(keeper, () -> acts.charge(charged(null, 30, null, 400), key()));
     visit(keeper, "/kitchen").andExpect(content().string(containsString("1 in use")));
     visit(keeper, "/bench?amount=30+g").andExpect(content().string(containsString("0 of 1 free")));
     send(keeper, "/kitchen/jars/count", "jar", "jar-500", "count", "many")
@@ -561,7 +548,7 @@ class DrawerTest extends DryingHouse {
             "2")
         .andExpect(redirectedUrl("/kitchen"));
 
-    var own = as(keeper, () -> households.ownJars().get(0));
+    var own = as(keeper, () -> vessels.ownJars().get(0));
     assertThat(own.jar().innerDiameterMm()).isEqualTo(240);
     assertThat(own.jar().shape()).isEqualTo(velvetcrock.core.materia.Jar.Shape.DISH);
     assertThat(own.count()).isEqualTo(2);

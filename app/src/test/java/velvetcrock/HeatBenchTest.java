@@ -69,7 +69,7 @@ class HeatBenchTest extends AppTest {
 
   @Test
   void theWindowSaysItsDayAndWhatItsLightCosts() throws Exception {
-    String window = as(keeper, () -> households.place("South window").id().toString());
+    String window = as(keeper, () -> places.one("South window").id().toString());
     mvc.perform(
             get("/bench")
                 .with(authentication(signedIn(keeper)))

@@ -66,7 +66,7 @@ class JournalTest extends BottleHouse {
     String code = charge(9);
     log(code, new Noted("Mistaken words"));
     var entry = as(keeper, () -> batches.log(batches.find(code)).get(1).entry().id());
-    as(keeper, () -> batches.undo(code, entry));
+    as(keeper, () -> acts.undo(code, entry));
 
     assertThat(find("mistaken")).singleElement().matches(JournalLine::struck);
     assertThat(find("taken back")).isEmpty();

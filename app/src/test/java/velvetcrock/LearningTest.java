@@ -29,7 +29,7 @@ class LearningTest extends AppTest {
     return as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new Strained(
                     ml,
@@ -83,7 +83,7 @@ class LearningTest extends AppTest {
     String code = charge(40);
     Written strained = strain(code, 310);
     assertThat(own()).hasSize(1);
-    as(keeper, () -> batches.undo(code, strained.entryId()));
+    as(keeper, () -> acts.undo(code, strained.entryId()));
     assertThat(own()).isEmpty();
   }
 
@@ -95,7 +95,7 @@ class LearningTest extends AppTest {
     as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new Strained(355, "355 ml", Expression.PRESS, new Range(300, 370)),
                 null,
@@ -122,7 +122,7 @@ class LearningTest extends AppTest {
     as(
         neighbour,
         () -> {
-          households.furnish();
+          places.furnish();
           return null;
         });
     assertThat(as(neighbour, experience::own)).isEmpty();

@@ -151,7 +151,7 @@ class LogApiTest extends AppTest {
           + "\"read\":[\"spirit-fire\"]}}";
 
   private String dampened() {
-    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String place = as(keeper, () -> places.all().get(0).id().toString());
     String charged = CHARGED.formatted(place, today().minusDays(3)).strip();
     return charged.substring(0, charged.length() - 1) + DAMPENED;
   }
@@ -191,7 +191,7 @@ class LogApiTest extends AppTest {
 
   @Test
   void aBatchIsChargedByAScriptAndStandsOnTheShelf() throws Exception {
-    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String place = as(keeper, () -> places.all().get(0).id().toString());
 
     String answer =
         write("", CHARGED.formatted(place, today().minusDays(3)))
@@ -224,7 +224,7 @@ class LogApiTest extends AppTest {
     String code = JSON.readTree(answer).path("code").asString();
 
     assertThat(as(keeper, () -> batches.find(code)).state().stand().place())
-        .isEqualTo(as(keeper, () -> households.places().get(0).id().toString()));
+        .isEqualTo(as(keeper, () -> places.all().get(0).id().toString()));
     write("", named.replace("dark cupboard", "the moon"))
         .andExpect(status().is(422))
         .andExpect(jsonPath("$.errors[0].field").value("stand.place"));
@@ -234,7 +234,7 @@ class LogApiTest extends AppTest {
 
   @Test
   void aSpoiltChargeIsRefusedAndSpoilsNothing() throws Exception {
-    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String place = as(keeper, () -> places.all().get(0).id().toString());
     String good = CHARGED.formatted(place, today().minusDays(3));
     for (Nonsense.Case bad : Nonsense.of(JSON.readTree(good))) {
       int answer = write("", bad.body()).andReturn().getResponse().getStatus();

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.batch.Batches;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchEvent;
@@ -55,7 +55,7 @@ final class ManyJars {
   private static final List<String> OILS =
       List.of("rapeseed", "sunflower-high-oleic", "jojoba", "coconut", "hazelnut", "olive");
 
-  private final Batches batches;
+  private final BatchActs acts;
   private final Catalogue catalogue;
   private final List<Stand> places;
   private final Clock clock;
@@ -63,13 +63,13 @@ final class ManyJars {
   private final Random random;
 
   ManyJars(
-      Batches batches,
+      BatchActs acts,
       Catalogue catalogue,
       List<Stand> places,
       Clock clock,
       LocalDate today,
       long seed) {
-    this.batches = batches;
+    this.acts = acts;
     this.catalogue = catalogue;
     this.places = places;
     this.clock = clock;
@@ -110,8 +110,7 @@ final class ManyJars {
               null));
     }
     try {
-      return batches
-          .charge(
+      return acts.charge(
               new Charged(
                   method,
                   List.of(
@@ -124,15 +123,12 @@ final class ManyJars {
                           state == HerbState.DRIED ? 0.1 : 0.3 + random.nextDouble() / 2,
                           g + " g")),
                   oils,
-                  Range.exactly(250 + random.nextInt(450)),
-                  "",
+                  new Charged.Oil(Range.exactly(250 + random.nextInt(450)), ""),
                   new JarIn("Litre jar", 1060, 95),
                   12,
                   Use.SKIN,
                   any(places),
-                  on,
-                  random.nextInt(5) == 0 && days > 5 ? 2 : 0,
-                  false,
+                  new Charged.Begun(on, random.nextInt(5) == 0 && days > 5 ? 2 : 0, false),
                   true,
                   new Manner(false, spirit, null, List.of())),
               key())
@@ -220,7 +216,7 @@ final class ManyJars {
   /** What the house refuses did not happen. */
   private void log(String code, BatchEvent event, @Nullable Instant at) {
     try {
-      batches.append(code, event, at, null, key());
+      acts.append(code, event, at, null, key());
     } catch (Refused refused) {
       // It was not to be; the jar lives on without it.
       return;

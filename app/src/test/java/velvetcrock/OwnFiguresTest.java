@@ -54,14 +54,14 @@ class OwnFiguresTest extends AppTest {
   void aBetterFigureIsReckonedWithAndTakenBack() throws Exception {
     own(OwnKind.CARRIER, "olive", "", "density", "0,95");
 
-    assertThat(catalogue().carrier("olive").density20()).isEqualTo(0.95);
+    assertThat(catalogue().carrier("olive").body().density20()).isEqualTo(0.95);
     assertThat(catalogue().carrier("olive").keepsMonths()).isEqualTo(18);
     visit(keeper, "/bench?herb=yarrow&carrier=olive&amount=60+g").andExpect(status().isOk());
 
     var id = as(keeper, () -> catalogues.own().get(0).id());
     send(keeper, "/kitchen/catalogue/" + id + "/shipped")
         .andExpect(redirectedUrl("/kitchen/catalogue"));
-    assertThat(catalogue().carrier("olive").density20()).isEqualTo(0.913);
+    assertThat(catalogue().carrier("olive").body().density20()).isEqualTo(0.913);
   }
 
   @Test
@@ -73,7 +73,7 @@ class OwnFiguresTest extends AppTest {
     as(
         stranger,
         () -> {
-          households.furnish();
+          places.furnish();
           return null;
         });
 

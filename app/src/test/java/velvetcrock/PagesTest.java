@@ -23,7 +23,7 @@ import velvetcrock.core.materia.Catalogue;
 /** What stands on the pages, beyond the path from herb to bottle. */
 class PagesTest extends AppTest {
   private void say(String code, BatchEvent event) {
-    as(keeper, () -> batches.append(code, event, null, null, UUID.randomUUID().toString()));
+    as(keeper, () -> acts.append(code, event, null, null, UUID.randomUUID().toString()));
   }
 
   @Test
@@ -94,7 +94,7 @@ class PagesTest extends AppTest {
   @Test
   void thePlaceOfAJarDecidesWhereItIsShown() throws Exception {
     String code = charge(5);
-    String window = as(keeper, () -> households.places().get(2).id().toString());
+    String window = as(keeper, () -> places.all().get(2).id().toString());
 
     send(keeper, "/batches/" + code + "/log", "kind", "moved", "place", window, "key", "m" + code)
         .andExpect(status().is3xxRedirection());
@@ -132,7 +132,7 @@ class PagesTest extends AppTest {
     Catalogue shipped = Catalogue.shipped();
 
     shipped.herbs().forEach(h -> assertThat(page).contains(h.botanical()));
-    shipped.carriers().forEach(c -> assertThat(page).contains(c.chosenFor()));
+    shipped.carriers().forEach(c -> assertThat(page).contains(c.nature().chosenFor()));
     assertThat(page).contains("not for eating").contains("allergen: tree nut");
   }
 

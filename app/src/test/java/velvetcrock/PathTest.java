@@ -296,7 +296,7 @@ class PathTest extends AppTest {
 
   @Test
   void aJarTakenOnWithUnknownAmountsIsARangeAndIsAskedForItsOilWhenStrained() throws Exception {
-    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String place = as(keeper, () -> places.all().get(0).id().toString());
     String page =
         send(
                 keeper,
@@ -366,7 +366,7 @@ class PathTest extends AppTest {
     ExecutorService hands = Executors.newFixedThreadPool(10);
     try {
       Callable<Object> same =
-          () -> as(keeper, () -> batches.append(code, new Shaken(), null, null, "same"));
+          () -> as(keeper, () -> acts.append(code, new Shaken(), null, null, "same"));
       hands.invokeAll(IntStream.range(0, 10).mapToObj(i -> same).toList()).forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(2);
       hands
@@ -377,7 +377,7 @@ class PathTest extends AppTest {
                           () ->
                               as(
                                   keeper,
-                                  () -> batches.append(code, new Shaken(), null, null, "hand" + i)))
+                                  () -> acts.append(code, new Shaken(), null, null, "hand" + i)))
                   .toList())
           .forEach(PathTest::done);
       assertThat(entries(code)).isEqualTo(12);
@@ -397,12 +397,11 @@ class PathTest extends AppTest {
   @Test
   void theStateKeptForReadingIsWhatTheLogFoldsTo() {
     String code = charge(9);
-    as(keeper, () -> batches.append(code, new AllWell(), null, null, "w1" + code));
+    as(keeper, () -> acts.append(code, new AllWell(), null, null, "w1" + code));
     as(
         keeper,
         () ->
-            batches.append(
-                code, new ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
+            acts.append(code, new ToppedUp(12.5, "rapeseed", "12.5 ml"), null, null, "w2" + code));
     var folded =
         as(
             keeper,

@@ -48,7 +48,7 @@ class PlansTest extends AppTest {
     as(
         keeper,
         () -> {
-          households.countJar("jar-500", "2");
+          vessels.count("jar-500", "2");
           appliances.add("The plate", Appliance.ELECTRIC_PLATE);
           return null;
         });
@@ -63,16 +63,10 @@ class PlansTest extends AppTest {
         LotDetails.Kind.HERB,
         "yarrow",
         "",
-        Part.FLOWER,
-        Cut.CUT,
-        HerbState.DRIED,
-        null,
+        new LotDetails.Plant(Part.FLOWER, Cut.CUT, HerbState.DRIED, null),
         LotDetails.Origin.FORAGED,
         "the cliff",
-        today().minusMonths(2),
-        null,
-        null,
-        null,
+        new LotDetails.Dates(today().minusMonths(2), null, null, null),
         null,
         400L);
   }
@@ -82,16 +76,10 @@ class PlansTest extends AppTest {
         LotDetails.Kind.CARRIER,
         "sunflower-high-oleic",
         "",
-        null,
-        null,
-        null,
-        null,
+        new LotDetails.Plant(null, null, null, null),
         LotDetails.Origin.BOUGHT,
         "",
-        null,
-        today().minusMonths(1),
-        null,
-        today().plusMonths(14),
+        new LotDetails.Dates(null, today().minusMonths(1), null, today().plusMonths(14)),
         null,
         900L);
   }

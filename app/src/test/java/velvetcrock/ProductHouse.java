@@ -99,16 +99,10 @@ abstract class ProductHouse extends BottleHouse {
             kind,
             thing,
             "",
-            null,
-            null,
-            null,
-            null,
+            new LotDetails.Plant(null, null, null, null),
             LotDetails.Origin.BOUGHT,
             "the skeps",
-            null,
-            today().minusDays(9),
-            null,
-            null,
+            new LotDetails.Dates(null, today().minusDays(9), null, null),
             null,
             price);
     return as(keeper, () -> drawer.add(details, amount, "", null, UUID.randomUUID().toString()));

@@ -108,7 +108,7 @@ class ProductsJsonTest extends ProductHouse {
     assertThat(dates.get(0)).isEqualTo(dates.get(1)).isGreaterThan(dates.get(2));
     assertThat(dates.get(2))
         .as("honey brings water")
-        .isEqualTo(made.bestBefore(made.state().groups().get(1)).toString());
+        .isEqualTo(made.bestBefore(made.state().filling().groups().get(1)).toString());
   }
 
   @Test

@@ -295,7 +295,7 @@ class ProductsTest extends ProductHouse {
                 "where",
                 "BODY"))
         .andExpect(status().isOk())
-        .andExpect(content().string(containsString("<dt>Grows</dt><dd>by 50")))
+        .andExpect(content().string(containsString("by 50")))
         .andExpect(content().string(containsString("Lavender")))
         .andExpect(content().string(containsString("at most 2")));
   }

@@ -23,8 +23,8 @@ class QueriesTest extends AppTest {
     long cellar = queries("/cellar");
     for (int i = 0; i < 29; i++) {
       String other = charge(i);
-      as(keeper, () -> batches.append(other, new Shaken(), null, null, "q" + other));
-      as(keeper, () -> batches.append(code, new Noted("once more"), null, null, "n" + other));
+      as(keeper, () -> acts.append(other, new Shaken(), null, null, "q" + other));
+      as(keeper, () -> acts.append(code, new Noted("once more"), null, null, "n" + other));
     }
 
     assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(10);

@@ -39,7 +39,7 @@ class RoundTest extends AppTest {
   void whatCannotWaitComesFirstAndThenThePlacesInWalkingOrder() throws Exception {
     String late = charge(60);
     String young = charge(2);
-    as(keeper, () -> batches.append(young, new AllWell(), null, null, "well" + young));
+    as(keeper, () -> acts.append(young, new AllWell(), null, null, "well" + young));
     String page = round();
 
     assertThat(page).contains("Before all else");

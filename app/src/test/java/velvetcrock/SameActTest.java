@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -224,10 +225,87 @@ class SameActTest extends BottleHouse {
         .forEach(i -> assertThat(logs.get(i)).as("by door %s", i).isEqualTo(logs.get(0)));
   }
 
+  /** What the bench and the page for jars begun before write, a script can write. */
+  @ParameterizedTest
+  @ValueSource(strings = {"/bench/charge", "/bench/take-on"})
+  void aJarIsChargedTheSameByPageAndByScript(String page) throws Exception {
+    String place = as(keeper, () -> places.all().get(0).id().toString());
+    String day = today().minusDays(2).toString();
+    String[] typed =
+        page.equals("/bench/charge")
+            ? new String[] {
+              "amount",
+              "40 g",
+              "herbs[0].herb",
+              "heather",
+              "herbs[0].cut",
+              "CUT",
+              "herbs[0].state",
+              "DRIED",
+              "oils[0].carrier",
+              "rapeseed",
+              "jar",
+              "jar-500",
+              "place",
+              place,
+              "chargedOn",
+              day,
+              "bestBefore",
+              today().plusYears(1).toString(),
+              "clean",
+              "yes",
+              "key",
+              key()
+            }
+            : new String[] {
+              "herb",
+              "heather",
+              "cut",
+              "CUT",
+              "amount",
+              "40 g",
+              "carrier",
+              "rapeseed",
+              "oil",
+              "400 ml",
+              "jar",
+              "jar-500",
+              "place",
+              place,
+              "chargedOn",
+              day,
+              "about",
+              "7",
+              "bestBefore",
+              today().plusYears(1).toString(),
+              "key",
+              key()
+            };
+    String to = send(keeper, page, typed).andReturn().getResponse().getRedirectedUrl();
+    assertThat(to).startsWith("/batches/");
+    String byPage = log(to.substring("/batches/".length())).get(0);
+    String data = byPage.substring(byPage.indexOf('{'));
+
+    String answer =
+        mvc.perform(
+                post("/api/v1/batches")
+                    .with(authentication(signedIn(keeper)))
+                    .with(csrf())
+                    .header("Idempotency-Key", key())
+                    .contentType("application/json")
+                    .content(data))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String code = answer.replaceAll("(?s).*\"code\"\\s*:\\s*\"(\\w+)\".*", "$1");
+
+    assertThat(log(code)).as(answer).containsExactly(byPage);
+  }
+
   private Object off(String code) {
     return batches.find(code).state().heat().now().isEmpty()
         ? ""
-        : batches.append(
+        : acts.append(
             code,
             new velvetcrock.core.batch.TakenOffHeat(),
             null,

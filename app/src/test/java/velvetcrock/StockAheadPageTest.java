@@ -26,16 +26,10 @@ class StockAheadPageTest extends BottleHouse {
             LotDetails.Kind.HERB,
             key,
             "",
-            Part.FLOWER,
-            Cut.CUT,
-            HerbState.DRIED,
-            null,
+            new LotDetails.Plant(Part.FLOWER, Cut.CUT, HerbState.DRIED, null),
             LotDetails.Origin.FORAGED,
             "",
-            today().minusMonths(monthsOld),
-            null,
-            null,
-            null,
+            new LotDetails.Dates(today().minusMonths(monthsOld), null, null, null),
             null,
             null);
     return as(keeper, () -> drawer.add(details, grams, "", null, UUID.randomUUID().toString()));

@@ -42,7 +42,7 @@ class StoveLiveTest extends AppTest {
     as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new PutOnHeat(
                     new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
@@ -87,7 +87,7 @@ class StoveLiveTest extends AppTest {
     as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new KnobTurned(new Knob("2", 62.0, 0.5)),
                 null,

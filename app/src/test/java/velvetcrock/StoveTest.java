@@ -33,6 +33,7 @@ import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.heat.Appliance;
@@ -243,7 +244,7 @@ class StoveTest extends AppTest {
     code = warm(Method.TWO_STAGE);
     putOn("ELECTRIC_PLATE", "1", 50);
     visit(keeper, "/").andExpect(content().string(containsString("Take it off the heat")));
-    String dark = as(keeper, () -> households.place("Dark cupboard").id().toString());
+    String dark = as(keeper, () -> places.one("Dark cupboard").id().toString());
     stove("kind", "off", "place", dark);
     assertThat(state().stand().name()).isEqualTo("Dark cupboard");
     assertThat(state().heat().now()).isEmpty();
@@ -549,10 +550,9 @@ class StoveTest extends AppTest {
         () -> {
           Stand stand =
               method == Method.SOLAR
-                  ? households.place("South window").stand()
-                  : new Stand(households.place("Stove").id().toString(), "Stove", Light.ROOM, 20.0);
-          return batches
-              .charge(
+                  ? places.one("South window").stand()
+                  : new Stand(places.one("Stove").id().toString(), "Stove", Light.ROOM, 20.0);
+          return acts.charge(
                   new Charged(
                       method,
                       List.of(
@@ -565,16 +565,14 @@ class StoveTest extends AppTest {
                               0.10,
                               "50 g")),
                       List.of(new OilIn("rapeseed", 1, on.plusMonths(11), null, null)),
-                      Range.exactly(400),
-                      "",
+                      new Charged.Oil(Range.exactly(400), ""),
                       new JarIn("Jar 720 ml", 720, 84),
                       12,
                       Use.SKIN,
                       stand,
-                      on,
-                      0,
-                      false,
-                      true),
+                      new Charged.Begun(on, 0, false),
+                      true,
+                      Manner.PLAIN),
                   UUID.randomUUID().toString())
               .code();
         });

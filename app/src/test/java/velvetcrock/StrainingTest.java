@@ -84,7 +84,7 @@ class StrainingTest extends BottleHouse {
     as(
         keeper,
         () ->
-            batches.append(
+            acts.append(
                 code,
                 new Strained(
                     320,

@@ -161,7 +161,7 @@ class StrangerTest extends AppTest {
     as(
         stranger,
         () -> {
-          households.furnish();
+          places.furnish();
           return null;
         });
     int walked = 0;
@@ -248,7 +248,7 @@ class StrangerTest extends AppTest {
   }
 
   private int charge(String manner, String lot) throws Exception {
-    String place = as(keeper, () -> households.places().get(0).id().toString());
+    String place = as(keeper, () -> places.all().get(0).id().toString());
     String body =
         "{'method':'COLD','herbs':[{'herb':'yarrow','part':'FLOWER','cut':'CUT','state':'DRIED',"
             + "'massG':{'low':30,'high':30},'waterFraction':0.1,'text':''"

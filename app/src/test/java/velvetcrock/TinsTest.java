@@ -61,7 +61,7 @@ class TinsTest extends ProductHouse {
         () -> {
           Charged was = batches.find(code).state().charge();
           OilIn from = was.carriers().get(0);
-          batches.supplyOilDates(
+          acts.supplyOilDates(
               code,
               List.of(new OilIn(from.carrier(), from.share(), from.bestBefore(), null, null, oil)));
           return null;
@@ -91,7 +91,7 @@ class TinsTest extends ProductHouse {
     note(product, rows);
     ProductState state = again(product).state();
 
-    assertThat(state.tins()).hasSize(2 + 3);
+    assertThat(state.filling().tins()).hasSize(2 + 3);
     assertThat(page("/products/" + product.code()))
         .contains("5 of 5 still here")
         .contains("for children from 2 to 6")
@@ -127,7 +127,7 @@ class TinsTest extends ProductHouse {
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString(said)))
         .andExpect(content().string(containsString("value=\"15 ml\"")));
-    assertThat(again(product).state().groups()).isEmpty();
+    assertThat(again(product).state().filling().groups()).isEmpty();
   }
 
   @Test
@@ -155,8 +155,10 @@ class TinsTest extends ProductHouse {
     ProductRecord poured = again(product);
 
     assertThat(poured.bestBefore()).isEqualTo(today().plusDays(14));
-    assertThat(poured.bestBefore(poured.state().groups().get(0))).isEqualTo(today().plusDays(14));
-    assertThat(poured.bestBefore(poured.state().groups().get(1))).isAfter(today().plusMonths(2));
+    assertThat(poured.bestBefore(poured.state().filling().groups().get(0)))
+        .isEqualTo(today().plusDays(14));
+    assertThat(poured.bestBefore(poured.state().filling().groups().get(1)))
+        .isAfter(today().plusMonths(2));
     assertThat(page("/products/" + product.code()))
         .contains("7.1 g Honey")
         .contains("No honey for children under one year");

@@ -85,9 +85,9 @@ class TrialTest extends AppTest {
         .containsExactly("CUT", "GROUND", "WHOLE");
     assertThat(charges)
         .allSatisfy(c -> assertThat(c.herbMassG().middle()).isEqualTo(20))
-        .extracting(c -> Math.round(c.oilMl().middle()))
+        .extracting(c -> Math.round(c.oil().oilMl().middle()))
         .as("the same oil in all")
-        .containsOnly(Math.round(charges.get(0).oilMl().middle()));
+        .containsOnly(Math.round(charges.get(0).oil().oilMl().middle()));
     visit(keeper, trial)
         .andExpect(content().string(containsString("Yarrow by cut")))
         .andExpect(content().string(containsString("ground")));
@@ -108,7 +108,12 @@ class TrialTest extends AppTest {
 
     assertThat(jars())
         .extracting(
-            b -> b.state().charge().chargedOn().plusDays(b.state().charge().aimDays().orElse(0)))
+            b ->
+                b.state()
+                    .charge()
+                    .begun()
+                    .chargedOn()
+                    .plusDays(b.state().charge().aimDays().orElse(0)))
         .containsExactly(today().plusDays(14), today().plusDays(42));
   }
 
@@ -219,7 +224,7 @@ class TrialTest extends AppTest {
       as(
           keeper,
           () ->
-              batches.append(
+              acts.append(
                   jar.code(),
                   new Strained(90, "90 ml", Expression.SQUEEZE, new Range(80, 140)),
                   null,

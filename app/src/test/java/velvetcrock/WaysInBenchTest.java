@@ -114,16 +114,10 @@ class WaysInBenchTest extends AppTest {
                     Kind.HERB,
                     herb,
                     "",
-                    part,
-                    Cut.CUT,
-                    state,
-                    null,
+                    new LotDetails.Plant(part, Cut.CUT, state, null),
                     Origin.GROWN,
                     "bed",
-                    today().minusMonths(monthsOld),
-                    null,
-                    null,
-                    null,
+                    new LotDetails.Dates(today().minusMonths(monthsOld), null, null, null),
                     null,
                     null),
                 grams,
@@ -262,16 +256,10 @@ class WaysInBenchTest extends AppTest {
                         Kind.SPIRIT,
                         "",
                         "",
-                        null,
-                        null,
-                        null,
-                        null,
+                        new LotDetails.Plant(null, null, null, null),
                         Origin.BOUGHT,
                         "",
-                        null,
-                        null,
-                        null,
-                        null,
+                        new LotDetails.Dates(null, null, null, null),
                         96.0,
                         null),
                     500,
@@ -365,7 +353,7 @@ class WaysInBenchTest extends AppTest {
     BatchRecord batch = charged();
 
     assertThat(batch.state().charge().manner().blended()).isTrue();
-    assertThat(batch.state().charge().oilMl().middle()).isCloseTo(480, within(1e-6));
+    assertThat(batch.state().charge().oil().oilMl().middle()).isCloseTo(480, within(1e-6));
   }
 
   @Test
@@ -398,7 +386,7 @@ class WaysInBenchTest extends AppTest {
     BatchRecord batch = charged();
 
     assertThat(batch.state().charge().herbMassG().exact()).isFalse();
-    assertThat(batch.state().charge().oilMl().exact()).isFalse();
+    assertThat(batch.state().charge().oil().oilMl().exact()).isFalse();
   }
 
   @Test
@@ -457,7 +445,7 @@ class WaysInBenchTest extends AppTest {
   }
 
   private void happens(BatchRecord batch, BatchEvent event) {
-    as(keeper, () -> batches.append(batch.code(), event, null, null, UUID.randomUUID().toString()));
+    as(keeper, () -> acts.append(batch.code(), event, null, null, UUID.randomUUID().toString()));
   }
 
   @Test
@@ -500,8 +488,7 @@ class WaysInBenchTest extends AppTest {
     as(
         keeper,
         () ->
-            batches.append(
-                batch.code(), new PotWeighed(1234, "1234 g"), null, null, "weighed-once"));
+            acts.append(batch.code(), new PotWeighed(1234, "1234 g"), null, null, "weighed-once"));
     visit(keeper, "/batches/" + batch.code())
         .andExpect(content().string(containsString("Weighed: 1234 g with its vessel")));
   }

@@ -55,10 +55,10 @@ class WaysInBrowserTest extends BrowserPages {
       page.getByLabel("It weighs", new Page.GetByLabelOptions().setExact(true)).fill("30 g");
       press(page, "Log the weight");
       assertThat(page.locator("main")).containsText("Weighed 30 g");
-      page.getByText("Leathery, it bends").click();
+      page.getByLabel("Leathery, it bends").check();
       press(page, "Log it");
       assertThat(page.locator("main")).containsText("Leathery is not dry");
-      page.getByText("It snaps, leaves crumble").click();
+      page.getByLabel("It snaps, leaves crumble").check();
       press(page, "Log it");
       fitsTheScreen(page);
       press(page, "Put it away");

@@ -18,6 +18,7 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
@@ -32,8 +33,8 @@ public class Accounts implements UserDetailsService {
 
   private final MemberRepository members;
   private final InvitationRepository invitations;
-  private final ApiTokenRepository tokens;
   private final Households households;
+  private final Places places;
   private final CurrentHousehold current;
   private final PasswordEncoder passwords;
   private final TransactionTemplate transactions;
@@ -42,16 +43,16 @@ public class Accounts implements UserDetailsService {
   Accounts(
       MemberRepository members,
       InvitationRepository invitations,
-      ApiTokenRepository tokens,
       Households households,
+      Places places,
       CurrentHousehold current,
       PasswordEncoder passwords,
       TransactionTemplate transactions,
       Clock clock) {
     this.members = members;
     this.invitations = invitations;
-    this.tokens = tokens;
     this.households = households;
+    this.places = places;
     this.current = current;
     this.passwords = passwords;
     this.transactions = transactions;
@@ -82,7 +83,7 @@ public class Accounts implements UserDetailsService {
     current.actingAs(
         (InHousehold) first,
         () -> {
-          households.furnish();
+          places.furnish();
           return null;
         });
     return first;
@@ -136,46 +137,6 @@ public class Accounts implements UserDetailsService {
   @Transactional(readOnly = true)
   public List<Member> members() {
     return members.findByHouseholdIdOrderByName(current.id());
-  }
-
-  /**
-   * Makes a token and hands back its secret, which is not kept.
-   *
-   * @throws Refused at {@code tokenName}
-   */
-  @Transactional
-  public String makeToken(String name) {
-    String called = name.strip();
-    if (called.isEmpty() || called.length() > LONGEST_NAME) {
-      throw new Refused("tokenName", "Say what the token is for, in at most 60 letters.");
-    }
-    String secret = Secrets.fresh();
-    tokens.save(new ApiToken(current.id(), called, Secrets.hash(secret), clock.instant()));
-    return secret;
-  }
-
-  /** The tokens of the current household that are good. */
-  @Transactional(readOnly = true)
-  public List<ApiToken> tokens() {
-    return tokens.findByHouseholdIdAndRevokedAtIsNullOrderByCreatedAt(current.id());
-  }
-
-  /** Revokes a token of the current household. */
-  @Transactional
-  public void revokeToken(UUID id) {
-    tokens
-        .findByIdAndHouseholdId(id, current.id())
-        .orElseThrow(() -> new NotFound("There is no such token."))
-        .revoke(clock.instant());
-  }
-
-  /** Who holds a token, if it is good. */
-  @Transactional(readOnly = true)
-  Optional<TokenHolder> holderOf(String secret) {
-    return tokens
-        .findByTokenHash(Secrets.hash(secret))
-        .filter(ApiToken::good)
-        .map(t -> new TokenHolder(t.householdId(), t.name()));
   }
 
   /** Somebody to act as in the demo household, who has no password and cannot sign in otherwise. */

@@ -22,6 +22,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.TimeZones;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Forms;
 import velvetcrock.web.JarDrawing;
 import velvetcrock.web.NotFound;
 
@@ -106,8 +107,7 @@ class DoorController {
 
   @GetMapping("/join/{secret}")
   String invited(@PathVariable String secret, Model model) {
-    return joining(
-        secret, new FoundingForm(null, null, null, null, null, null), FieldErrors.none(), model);
+    return joining(secret, Forms.blank(FoundingForm.class), FieldErrors.none(), model);
   }
 
   @PostMapping("/join/{secret}")

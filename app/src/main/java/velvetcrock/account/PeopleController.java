@@ -18,9 +18,11 @@ import velvetcrock.web.FieldErrors;
 @Controller
 class PeopleController {
   private final Accounts accounts;
+  private final Tokens tokens;
 
-  PeopleController(Accounts accounts) {
+  PeopleController(Accounts accounts, Tokens tokens) {
     this.accounts = accounts;
+    this.tokens = tokens;
   }
 
   @GetMapping("/people")
@@ -45,7 +47,7 @@ class PeopleController {
       Model model,
       HttpServletResponse response) {
     try {
-      flash.addFlashAttribute("tokenSecret", accounts.makeToken(tokenName));
+      flash.addFlashAttribute("tokenSecret", tokens.make(tokenName));
       return "redirect:/people";
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -55,13 +57,13 @@ class PeopleController {
 
   @PostMapping("/people/tokens/{id}/revoke")
   String revoke(@PathVariable UUID id) {
-    accounts.revokeToken(id);
+    tokens.revoke(id);
     return "redirect:/people";
   }
 
   private String page(String tokenName, FieldErrors errors, Model model) {
     model.addAttribute("members", accounts.members());
-    model.addAttribute("tokens", accounts.tokens());
+    model.addAttribute("tokens", tokens.all());
     model.addAttribute("tokenName", tokenName);
     model.addAttribute("errors", errors);
     return "account/people";

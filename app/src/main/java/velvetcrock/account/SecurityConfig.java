@@ -40,7 +40,7 @@ class SecurityConfig {
   /** The JSON face: a token or a session; the reckonings are open to all. */
   @Bean
   @Order(1)
-  SecurityFilterChain api(HttpSecurity http, Accounts accounts) throws Exception {
+  SecurityFilterChain api(HttpSecurity http, Tokens tokens) throws Exception {
     return http.securityMatcher("/api/v1/**")
         .authorizeHttpRequests(
             routes ->
@@ -53,7 +53,7 @@ class SecurityConfig {
             csrf ->
                 csrf.ignoringRequestMatchers(
                     request -> TokenFilter.shown(request) || isReckoning(request)))
-        .addFilterBefore(new TokenFilter(accounts), UsernamePasswordAuthenticationFilter.class)
+        .addFilterBefore(new TokenFilter(tokens), UsernamePasswordAuthenticationFilter.class)
         .exceptionHandling(
             errors ->
                 errors

@@ -16,10 +16,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class TokenFilter extends OncePerRequestFilter {
   private static final String BEARER = "Bearer ";
 
-  private final Accounts accounts;
+  private final Tokens tokens;
 
-  TokenFilter(Accounts accounts) {
-    this.accounts = accounts;
+  TokenFilter(Tokens tokens) {
+    this.tokens = tokens;
   }
 
   static boolean shown(HttpServletRequest request) {
@@ -33,7 +33,7 @@ class TokenFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     if (shown(request)) {
       String secret = request.getHeader("Authorization").substring(BEARER.length()).strip();
-      Optional<TokenHolder> holder = accounts.holderOf(secret);
+      Optional<TokenHolder> holder = tokens.holderOf(secret);
       SecurityContext context = SecurityContextHolder.createEmptyContext();
       holder.ifPresent(
           h ->

@@ -1,6 +1,7 @@
 package velvetcrock.api;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -73,19 +74,23 @@ final class Answers {
   record Charge(
       double oilMl,
       double oilMassG,
-      double bedMl,
-      double voidMl,
-      double coverMl,
+      @JsonUnwrapped Room room,
       double coveringOilPerHerb,
       boolean covers,
       double topUpMl,
-      double waterMl,
-      double waterPercentOfOil,
+      @JsonUnwrapped Water water,
       @Nullable Levels levels,
       @Nullable Boolean fits,
       List<WayOut> waysOut,
       List<Line> reckoning,
-      List<CautionOut> cautions) {}
+      List<CautionOut> cautions) {
+
+    /** What herb and oil take up. */
+    record Room(double bedMl, double voidMl, double coverMl) {}
+
+    /** The water that the herb brings. */
+    record Water(double waterMl, double waterPercentOfOil) {}
+  }
 
   record Yield(
       double yieldMl,
@@ -189,14 +194,17 @@ final class Answers {
       double targetHardness,
       double addG,
       @Nullable String addWhat,
-      double densityGPerMl,
-      double volumeMl,
+      @JsonUnwrapped Amount amount,
       List<String> meltOrder,
       @Nullable Double waxToOil,
       @Nullable Double asHardAsOilTo,
       List<PartOut> parts,
       List<Line> reckoning,
-      List<CautionOut> cautions) {}
+      List<CautionOut> cautions) {
+
+    /** How heavy and how much it is. */
+    record Amount(double densityGPerMl, double volumeMl) {}
+  }
 
   record EachOil(String oil, double percent, double ceilingPercent, boolean ok) {}
 

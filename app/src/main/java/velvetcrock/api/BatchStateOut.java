@@ -8,12 +8,19 @@ import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
+import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.keeping.Use;
+import velvetcrock.core.materia.Method;
 
 /** A batch's state as JSON tells it: composed here, all on one level on the wire. */
 record BatchStateOut(
     BatchState.Status status,
-    Charged charge,
+    ChargeOut charge,
     @JsonUnwrapped BatchState.InJar jar,
     BatchState.Heat heat,
     BatchState.Colours colours,
@@ -23,6 +30,35 @@ record BatchStateOut(
     @Nullable Ending endedBecause,
     int corrections,
     int entries) {
+
+  /** What went into the jar. */
+  record ChargeOut(
+      Method method,
+      List<HerbIn> herbs,
+      List<OilIn> carriers,
+      @JsonUnwrapped Charged.Oil oil,
+      JarIn jar,
+      double coverMm,
+      Use use,
+      Stand stand,
+      @JsonUnwrapped Charged.Begun begun,
+      boolean cleanAndDry,
+      Manner manner) {
+    static ChargeOut of(Charged charge) {
+      return new ChargeOut(
+          charge.method(),
+          charge.herbs(),
+          charge.carriers(),
+          charge.oil(),
+          charge.jar(),
+          charge.coverMm(),
+          charge.use(),
+          charge.stand(),
+          charge.begun(),
+          charge.cleanAndDry(),
+          charge.manner());
+    }
+  }
 
   /** What came out of the cloth; nothing in it before it is strained. */
   record Out(
@@ -34,7 +70,7 @@ record BatchStateOut(
   static BatchStateOut of(BatchState state) {
     return new BatchStateOut(
         state.status(),
-        state.charge(),
+        ChargeOut.of(state.charge()),
         state.jar(),
         state.heat(),
         state.colours(),

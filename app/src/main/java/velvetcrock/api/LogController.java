@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BatchStorage;
@@ -56,6 +57,7 @@ class LogController {
   private static final int MOST_BYTES = 64 * 1024 * 1024;
 
   private final Batches batches;
+  private final BatchActs acts;
   private final BottleBook book;
   private final BatchReadings readings;
   private final Catalogues catalogues;
@@ -63,11 +65,13 @@ class LogController {
 
   LogController(
       Batches batches,
+      BatchActs acts,
       BottleBook book,
       BatchReadings readings,
       Catalogues catalogues,
       Households households) {
     this.batches = batches;
+    this.acts = acts;
     this.book = book;
     this.readings = readings;
     this.catalogues = catalogues;
@@ -96,7 +100,7 @@ class LogController {
       return new BatchOut(
           batch.code(),
           Reader.word(state.status()),
-          state.charge().chargedOn(),
+          state.charge().begun().chargedOn(),
           state.charge().herbs().get(0).herb(),
           window.earliestOn().orElse(null),
           window.usualOn().orElse(null),
@@ -202,7 +206,7 @@ class LogController {
       @RequestHeader(value = "Idempotency-Key", required = false) @Nullable String key,
       @RequestBody JsonNode data) {
     BatchEvent event = BatchStorage.STORAGE.sent("charged", data.toString());
-    return answer(batches.charge((Charged) event, key(key)));
+    return answer(acts.charge((Charged) event, key(key)));
   }
 
   @GetMapping("/{code}")
@@ -236,7 +240,7 @@ class LogController {
     String data = entry.data() == null || entry.data().isNull() ? "{}" : entry.data().toString();
     BatchEvent event = BatchStorage.STORAGE.sent(entry.kind(), data);
     Instant at = entry.at() == null ? null : entry.at().toInstant();
-    return answer(batches.append(code, event, at, entry.replaces(), key(key)));
+    return answer(acts.append(code, event, at, entry.replaces(), key(key)));
   }
 
   @PostMapping(value = "/{code}/readings", consumes = "application/json")

@@ -57,8 +57,8 @@ class ProductsJsonController {
           Reader.word(state.status()),
           product.madeOn(),
           product.bestBefore(),
-          state.tins().size(),
-          (int) state.tins().stream().filter(ProductState.Tin::there).count());
+          state.filling().tins().size(),
+          (int) state.filling().tins().stream().filter(ProductState.Tin::there).count());
     }
   }
 
@@ -141,7 +141,7 @@ class ProductsJsonController {
         parts,
         drops(state.drops(), 1),
         state.reasons(),
-        state.tins().stream().map(tin -> tin(product, melt, tin)).toList());
+        state.filling().tins().stream().map(tin -> tin(product, melt, tin)).toList());
   }
 
   private static PartOut part(PartIn part, double percent) {

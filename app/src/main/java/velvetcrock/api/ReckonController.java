@@ -95,14 +95,12 @@ class ReckonController {
     return new Answers.Charge(
         charge.oilMl(),
         charge.oilMassG(),
-        charge.bedMl(),
-        charge.voidMl(),
-        charge.coverMl(),
+        new Answers.Charge.Room(
+            charge.room().bedMl(), charge.room().voidMl(), charge.room().coverMl()),
         charge.coveringOilPerHerb(),
         charge.covers(),
         charge.topUpMl(),
-        charge.waterMl(),
-        charge.waterPercentOfOil(),
+        new Answers.Charge.Water(charge.water().waterMl(), charge.water().waterPercentOfOil()),
         charge.levels().map(l -> new Answers.Levels(l.bedMm(), l.oilMm(), l.brimMm())).orElse(null),
         charge.levels().map(Charge.Levels::fits).orElse(null),
         charge.waysOut().stream().map(ReckonController::way).toList(),

@@ -4,30 +4,32 @@ import jakarta.persistence.EntityManager;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Problems;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Surroundings;
+import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.CurrentHousehold;
 
 /** The current household, as entries about a batch ask for it. */
 @Component
 class AroundBatches implements Surroundings {
   private final Catalogues catalogues;
-  private final Households households;
+  private final Places places;
   private final LotTaker lots;
   private final EntityManager entities;
   private final CurrentHousehold current;
 
   AroundBatches(
       Catalogues catalogues,
-      Households households,
+      Places places,
       LotTaker lots,
       EntityManager entities,
       CurrentHousehold current) {
     this.catalogues = catalogues;
-    this.households = households;
+    this.places = places;
     this.lots = lots;
     this.entities = entities;
     this.current = current;
@@ -76,6 +78,13 @@ class AroundBatches implements Surroundings {
 
   @Override
   public Stand place(Stand named) {
-    return households.place(named.place()).stand();
+    return places.one(named.place()).stand();
+  }
+
+  /** Refuses a state that no page could reckon. */
+  void reckonable(BatchState state) {
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
+    reckoning.charge();
+    reckoning.leaving();
   }
 }

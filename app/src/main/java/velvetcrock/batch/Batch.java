@@ -54,7 +54,7 @@ class Batch {
     status = folded.status().name();
     standing = folded.standing();
     vessel = vessel(folded.vessel());
-    chargedOn = folded.charge().chargedOn();
+    chargedOn = folded.charge().begun().chargedOn();
     kept = keeping;
   }
 
@@ -64,7 +64,7 @@ class Batch {
         && standing == folded.standing()
         && vessel.equals(vessel(folded.vessel()))
         && herbKey.equals(folded.charge().herbs().get(0).herb())
-        && chargedOn.equals(folded.charge().chargedOn());
+        && chargedOn.equals(folded.charge().begun().chargedOn());
   }
 
   /** What names a vessel: its key in the kitchen, or what it is called where it has none. */

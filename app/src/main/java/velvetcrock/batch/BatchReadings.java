@@ -25,6 +25,7 @@ import velvetcrock.web.CurrentHousehold;
 public class BatchReadings {
   private final ReadingStore store;
   private final Batches batches;
+  private final BatchActs acts;
   private final CurrentHousehold current;
   private final Households households;
   private final ApplicationEventPublisher events;
@@ -32,11 +33,13 @@ public class BatchReadings {
   BatchReadings(
       ReadingStore store,
       Batches batches,
+      BatchActs acts,
       CurrentHousehold current,
       Households households,
       ApplicationEventPublisher events) {
     this.store = store;
     this.batches = batches;
+    this.acts = acts;
     this.current = current;
     this.households = households;
     this.events = events;
@@ -69,7 +72,9 @@ public class BatchReadings {
 
   /** Says so. */
   public static String tooEarly(BatchRecord batch) {
-    return "That was before the jar was charged on " + batch.state().charge().chargedOn() + ".";
+    return "That was before the jar was charged on "
+        + batch.state().charge().begun().chargedOn()
+        + ".";
   }
 
   /** All of a batch, in order. */
@@ -121,7 +126,7 @@ public class BatchReadings {
 
   private void changed(BatchRecord batch, List<Reading> added) {
     if (batch.state().strained() != null) {
-      batches.keepBottles(batch.code());
+      acts.keepBottles(batch.code());
     }
     BatchChanged.Change what =
         added.isEmpty() ? BatchChanged.Change.FILE : BatchChanged.Change.READINGS;

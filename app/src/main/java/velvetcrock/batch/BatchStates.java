@@ -1,5 +1,7 @@
 package velvetcrock.batch;
 
+import jakarta.persistence.EntityManager;
+import java.util.UUID;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
@@ -15,13 +17,34 @@ class BatchStates {
   private final Ledger ledger;
   private final BatchRepository batches;
   private final ReadingStore readings;
+  private final EntityManager entities;
   private final CatchUp catchUp;
 
-  BatchStates(Ledger ledger, BatchRepository batches, ReadingStore readings, CatchUp catchUp) {
+  BatchStates(
+      Ledger ledger,
+      BatchRepository batches,
+      ReadingStore readings,
+      EntityManager entities,
+      CatchUp catchUp) {
     this.ledger = ledger;
     this.batches = batches;
     this.readings = readings;
+    this.entities = entities;
     this.catchUp = catchUp;
+  }
+
+  /** A new batch under a code, in the state that its charging folds to. */
+  Batch begin(String code, BatchState state) {
+    Batch row =
+        new Batch(
+            UUID.randomUUID(), code, state, ledger.keep(BatchStorage.BOOK, state), ledger.now());
+    entities.persist(row);
+    return row;
+  }
+
+  /** Keeps the state that a batch has come to. */
+  void become(Batch row, BatchState state) {
+    row.become(state, ledger.keep(BatchStorage.BOOK, state));
   }
 
   BatchState of(Batch row) {
@@ -51,7 +74,7 @@ class BatchStates {
                     row -> {
                       BatchState state =
                           BatchStorage.BOOK.fold().apply(ledger.log(id, BatchStorage.BOOK));
-                      row.become(state, ledger.keep(BatchStorage.BOOK, state));
+                      become(row, state);
                     }),
         BatchStorage.BOOK.version());
   }

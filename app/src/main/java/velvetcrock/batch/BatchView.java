@@ -31,12 +31,11 @@ import velvetcrock.web.Formats;
  *
  * @param next the next action: what to do, where that is done
  * @param worries what was seen that calls for a caution
- * @param thread the log, newest first
+ * @param log the log, newest first
  * @param settling whether it stands overnight to be poured off what settles
  * @param rest how the rest in spirit goes; null where there is none
  * @param leaving how far water or spirit has left; null where none has to
  * @param balance where every gram went; null before it is strained
- * @param older how many entries the thread leaves out
  */
 record BatchView(
     JarView jar,
@@ -45,14 +44,20 @@ record BatchView(
     List<Fact> facts,
     CautionsView worries,
     CautionsView cautions,
-    List<Line> thread,
-    int older,
+    Thread log,
     boolean infusing,
-    boolean strained,
     boolean settling,
     @Nullable RestView rest,
     @Nullable LeavingView leaving,
     @Nullable BalanceView balance) {
+
+  /**
+   * The log, newest first.
+   *
+   * @param thread the log, newest first
+   * @param older how many entries the thread leaves out
+   */
+  record Thread(List<Line> thread, int older) {}
 
   private static final double PX_PER_MM = 2.4;
   private static final double TALLEST_PX = 380;
@@ -121,10 +126,9 @@ record BatchView(
             cautions.forBottle(reckoning.order(), state.charge().use()),
             stages(state),
             state.charge().manner().read()),
-        thread(log, most, catalogue, cautions, fmt),
-        Math.max(0, log.size() - most),
+        new BatchView.Thread(
+            thread(log, most, catalogue, cautions, fmt), Math.max(0, log.size() - most)),
         state.status() == Status.INFUSING,
-        state.strained() != null,
         state.strained() != null
             && state.strained().how().settles()
             && !Boolean.TRUE.equals(state.remains().settled()),
@@ -149,8 +153,11 @@ record BatchView(
     Charged charge = state.charge();
     Charge standing = reckoning.charge();
     List<Fact> facts = new ArrayList<>();
-    String about = charge.aboutDays() > 0 ? ", give or take " + fmt.days(charge.aboutDays()) : "";
-    facts.add(new Fact("Charged", fmt.fullDate(charge.chargedOn()) + about));
+    String about =
+        charge.begun().aboutDays() > 0
+            ? ", give or take " + fmt.days(charge.begun().aboutDays())
+            : "";
+    facts.add(new Fact("Charged", fmt.fullDate(charge.begun().chargedOn()) + about));
     facts.add(new Fact("Herb", fmt.g(charge.herbMassG())));
     facts.add(
         new Fact(
@@ -195,7 +202,7 @@ record BatchView(
               words.of(event).title(),
               struck ? takenBack(logged, log, words) : words.of(event).detail(),
               event instanceof Coloured seen ? seen.colour().hex() : null,
-              logged.replaced() ? List.of() : cautions.of(EntryWords.worries(event)),
+              logged.replaced() ? List.of() : cautions.of(JarFacts.of(event)),
               logged.replaced(),
               !logged.replaced() && event.staysBecause().isEmpty()));
     }

@@ -2,6 +2,7 @@ package velvetcrock.batch;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Forms;
 
 /**
  * A bottling as typed: one amount a bottle, empty ones passed over.
@@ -26,7 +27,7 @@ record BottlingForm(
     @Nullable String cold,
     @Nullable String key) {
   static BottlingForm empty() {
-    return new BottlingForm(null, null, null, null, null, null, null, null, null, null);
+    return Forms.blank(BottlingForm.class);
   }
 
   /** The amount typed in a row, or nothing. */

@@ -21,7 +21,6 @@ import velvetcrock.core.batch.DampChecked;
 import velvetcrock.core.batch.Decanted;
 import velvetcrock.core.batch.Drawn;
 import velvetcrock.core.batch.DrawnUnbottled;
-import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.FeltByHand;
 import velvetcrock.core.batch.GivenBack;
 import velvetcrock.core.batch.HeatAnswered;
@@ -31,7 +30,6 @@ import velvetcrock.core.batch.LookedBack;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.Noted;
-import velvetcrock.core.batch.Observations;
 import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.batch.OilPoured;
 import velvetcrock.core.batch.PotWeighed;
@@ -49,10 +47,10 @@ import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
-import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.ledger.Told;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /** Says a log entry in the craft's words. */
@@ -73,7 +71,9 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
   @Override
   public Told charged(Charged event) {
     return new Told(
-        event.takenOn() ? "Taken on" : event.manner().spirit() == null ? "Charged" : "Dampened",
+        event.begun().takenOn()
+            ? "Taken on"
+            : event.manner().spirit() == null ? "Charged" : "Dampened",
         charge(event));
   }
 
@@ -145,7 +145,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told thrownOut(ThrownOut event) {
-    return new Told("Thrown out: " + reason(event.reason()));
+    return new Told("Thrown out: " + EnumWords.of(event.reason()));
   }
 
   @Override
@@ -167,7 +167,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told feltByHand(FeltByHand event) {
-    return new Told("Felt by hand: " + felt(event.test()));
+    return new Told("Felt by hand: " + EnumWords.of(event.test()));
   }
 
   @Override
@@ -273,7 +273,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told bottleGone(BottleGone event) {
-    return new Told("Bottle " + event.bottle() + ": " + reason(event.reason()));
+    return new Told("Bottle " + event.bottle() + ": " + EnumWords.of(event.reason()));
   }
 
   @Override
@@ -306,24 +306,6 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
         + e.antioxidant().after(", ");
   }
 
-  /** Codes of the cautions that this very entry calls for. */
-  static List<String> worries(BatchEvent event) {
-    Observations none = Observations.none();
-    if (event instanceof Looked e) {
-      return none.after(e).worries();
-    }
-    return event instanceof Smelled e ? none.after(e).worries() : List.of();
-  }
-
-  /** What a hand felt, in words. */
-  static String felt(Assumed.HandTest test) {
-    return switch (test) {
-      case COMFORTABLE -> "bath-warm";
-      case HOT -> "hot";
-      case TOO_HOT_TO_HOLD -> "too hot to hold";
-    };
-  }
-
   private String stretch(RanHot e) {
     String since = "above " + fmt.degrees(e.ceilingC()) + " from " + fmt.moment(e.from());
     return e.to() == null
@@ -331,20 +313,6 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
         : since
             + " for "
             + fmt.hours(java.time.Duration.between(e.from(), e.to()).toSeconds() / 3600.0);
-  }
-
-  /** A reason in words. */
-  static String reason(Ending reason) {
-    return switch (reason) {
-      case USED_UP -> "used up";
-      case RANCID -> "rancid";
-      case MUSTY -> "musty or mouldy";
-      case CLOUDY -> "cloudy";
-      case FIZZ -> "fizzing or sour";
-      case PAST_DATE -> "past its date";
-      case SPILLED -> "broken or spilled";
-      case OTHER -> "another reason";
-    };
   }
 
   /** An enum's name as a word. */
@@ -369,7 +337,8 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
         e.carriers().stream()
             .map(c -> catalogue.carrier(c.carrier()).name())
             .collect(Collectors.joining(" and "));
-    String about = e.aboutDays() > 0 ? ", give or take " + fmt.days(e.aboutDays()) : "";
+    String about =
+        e.begun().aboutDays() > 0 ? ", give or take " + fmt.days(e.begun().aboutDays()) : "";
     boolean dried = e.herbs().stream().allMatch(h -> h.state() == HerbState.DRIED);
     String clean =
         !e.cleanAndDry()
@@ -389,7 +358,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
     return herbs
         + dampened
         + (e.manner().blended() ? " blended with " : spirit == null ? " in " : ": ")
-        + fmt.ml(e.oilMl())
+        + fmt.ml(e.oil().oilMl())
         + " of "
         + oils
         + ", "

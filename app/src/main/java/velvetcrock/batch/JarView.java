@@ -21,8 +21,7 @@ import velvetcrock.web.JarDrawing;
 /**
  * A jar as it is shown: drawn, named, and with one line on how it stands.
  *
- * @param shortHerb its herbs for a lid: all names, or the first and how many more
- * @param shortOil its oils, likewise
+ * @param lid what its lid says
  * @param mood {@code resting}, {@code ready}, {@code over}, {@code care} or {@code stop}
  */
 public record JarView(
@@ -30,8 +29,7 @@ public record JarView(
     String herb,
     String botanical,
     String oil,
-    String shortHerb,
-    String shortOil,
+    Lid lid,
     String size,
     String day,
     String standing,
@@ -39,6 +37,14 @@ public record JarView(
     String place,
     JarDrawing drawing,
     Beads beads) {
+
+  /**
+   * What its lid says.
+   *
+   * @param shortHerb its herbs for a lid: all names, or the first and how many more
+   * @param shortOil its oils, likewise
+   */
+  public record Lid(String shortHerb, String shortOil) {}
 
   /** How far herb is drawn to stand out of the oil where somebody saw that it does. */
   private static final double UNCOVERED_MM = 8;
@@ -58,12 +64,13 @@ public record JarView(
         names,
         botanical,
         oil,
-        shortened(reckoning.herbsByWeight().stream().map(Herb::name).toList()),
-        shortened(
-            reckoning.carriers().shares().stream()
-                .sorted((a, b) -> Double.compare(b.share(), a.share()))
-                .map(s -> s.carrier().name())
-                .toList()),
+        new JarView.Lid(
+            shortened(reckoning.herbsByWeight().stream().map(Herb::name).toList()),
+            shortened(
+                reckoning.carriers().shares().stream()
+                    .sorted((a, b) -> Double.compare(b.share(), a.share()))
+                    .map(s -> s.carrier().name())
+                    .toList())),
         fmt.ml(state.vessel().brimMl()),
         dayWords(state, fmt),
         standing.words(),
@@ -162,7 +169,7 @@ public record JarView(
       return "Strained";
     }
     long day = state.day(fmt.today());
-    String about = state.charge().aboutDays() > 0 ? "About day " : "Day ";
+    String about = state.charge().begun().aboutDays() > 0 ? "About day " : "Day ";
     return day == 0 ? "Charged today" : about + day;
   }
 
@@ -218,7 +225,7 @@ public record JarView(
             !strained && !vents,
             round,
             oilColour(state, carrier, herb, drawn),
-            herb.fleck(),
+            herb.colours().fleck(),
             words),
         pxPerMm);
   }
@@ -227,7 +234,7 @@ public record JarView(
   private static String oilColour(BatchState state, Carrier carrier, Herb herb, double drawn) {
     List<ColourStory.Seen> seen = state.colours().seen();
     return seen.isEmpty()
-        ? JarDrawing.mix(carrier.tint(), herb.tint(), 0.9 * drawn)
+        ? JarDrawing.mix(carrier.tint(), herb.colours().tint(), 0.9 * drawn)
         : seen.get(seen.size() - 1).colour().hex();
   }
 

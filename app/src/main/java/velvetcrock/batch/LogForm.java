@@ -42,48 +42,68 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.web.Flat;
+import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
 /**
  * An entry for the log as it was typed.
  *
  * @param kind the kind of entry
+ * @param happened when, as a date and time of the household; empty for now
+ * @param look what was seen
+ * @param smell what was smelled
+ * @param measured what was measured
+ * @param words what was written
  * @param even whether the resting herb is evenly damp
- * @param gross what vessel and all weigh
  * @param jar key of the vessel that it goes into
  * @param what what was left behind when the oil was poured off
- * @param happened when, as a date and time of the household; empty for now
+ * @param back what is said on looking back
  * @param key names the entry, so that a second tap writes it once
  */
 record LogForm(
     @Nullable String kind,
     @Nullable String happened,
-    @Nullable String covered,
-    @Nullable String floating,
-    @Nullable String bubbles,
-    @Nullable String mould,
-    @Nullable String translucent,
-    @Nullable String crisp,
-    @Nullable String scent,
-    @Nullable String off,
-    @Nullable String amount,
+    @Flat Look look,
+    @Flat Smell smell,
+    @Flat Measured measured,
     @Nullable String place,
-    @Nullable String text,
-    @Nullable String reason,
+    @Flat Words words,
     @Nullable String even,
-    @Nullable String gross,
     @Nullable String jar,
     @Nullable String what,
-    @Nullable String well,
-    @Nullable String next,
+    @Flat Back back,
     @Nullable String key) {
+
+  /** What was seen. */
+  record Look(
+      @Nullable String covered,
+      @Nullable String floating,
+      @Nullable String bubbles,
+      @Nullable String mould,
+      @Nullable String translucent,
+      @Nullable String crisp) {}
+
+  /** What was smelled. */
+  record Smell(@Nullable String scent, @Nullable String off) {}
+
+  /**
+   * What was measured.
+   *
+   * @param gross what vessel and all weigh
+   */
+  record Measured(@Nullable String amount, @Nullable String gross) {}
+
+  /** What was written. */
+  record Words(@Nullable String text, @Nullable String reason) {}
+
+  /** What is said on looking back. */
+  record Back(@Nullable String well, @Nullable String next) {}
 
   private static final int LONGEST_NOTE = 2000;
 
   static LogForm empty() {
-    return new LogForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null, null, null, null);
+    return Forms.blank(LogForm.class);
   }
 
   /**
@@ -113,29 +133,29 @@ record LogForm(
       case "smelled" -> smelled();
       case "topped-up" -> {
         double ml = amount(kitchen, carriers);
-        yield new ToppedUp(ml, carrierKey, Typed.text(amount));
+        yield new ToppedUp(ml, carrierKey, Typed.text(measured.amount()));
       }
       case "damp-even" -> new DampChecked(true);
       case "damp-checked" -> new DampChecked(damp());
       case "oil-poured" ->
           new OilPoured(
               amount(kitchen, carriers),
-              Typed.text(amount),
-              Typed.text(gross).isEmpty() ? null : grossG(kitchen));
-      case "pot-weighed" -> new PotWeighed(grossG(kitchen), Typed.text(gross));
-      case "marc-weighed" -> new MarcWeighed(grossG(kitchen), Typed.text(gross));
+              Typed.text(measured.amount()),
+              Typed.text(measured.gross()).isEmpty() ? null : grossG(kitchen));
+      case "pot-weighed" -> new PotWeighed(grossG(kitchen), Typed.text(measured.gross()));
+      case "marc-weighed" -> new MarcWeighed(grossG(kitchen), Typed.text(measured.gross()));
       case "decanted" ->
           new Decanted(
               Typed.named(Leaving.class, what, "what"),
               grossG(kitchen),
-              Typed.text(gross),
-              Typed.text(amount).isEmpty() ? null : amount(kitchen, carriers));
+              Typed.text(measured.gross()),
+              Typed.text(measured.amount()).isEmpty() ? null : amount(kitchen, carriers));
       case "stood-clear" -> new StoodClear();
-      case "looked-back" -> new LookedBack(words(well, "well"), words(next, "next"));
+      case "looked-back" -> new LookedBack(words(back.well(), "well"), words(back.next(), "next"));
       case "transferred" -> new Transferred(JarIn.of(vessel.apply(Typed.text(jar))));
       case "moved" -> new Moved(stand.apply(Typed.text(place)));
       case "note" -> new Noted(note());
-      case "thrown-out" -> new ThrownOut(Typed.named(Ending.class, reason, "reason"));
+      case "thrown-out" -> new ThrownOut(Typed.named(Ending.class, words.reason(), "reason"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
   }
@@ -160,12 +180,14 @@ record LogForm(
   private BatchEvent looked() {
     Looked looked =
         new Looked(
-            yesNo(covered),
-            yesNo(floating),
-            Typed.text(bubbles).isEmpty() ? null : Typed.named(Bubbles.class, bubbles, "bubbles"),
-            yesNo(mould),
-            yesNo(translucent),
-            yesNo(crisp));
+            yesNo(look.covered()),
+            yesNo(look.floating()),
+            Typed.text(look.bubbles()).isEmpty()
+                ? null
+                : Typed.named(Bubbles.class, look.bubbles(), "bubbles"),
+            yesNo(look.mould()),
+            yesNo(look.translucent()),
+            yesNo(look.crisp()));
     if (looked.empty()) {
       throw new Refused("covered", "Say at least one thing that you saw.");
     }
@@ -175,8 +197,12 @@ record LogForm(
   private BatchEvent smelled() {
     Smelled smelled =
         new Smelled(
-            Typed.text(scent).isEmpty() ? null : Typed.named(Scent.class, scent, "scent"),
-            Typed.text(off).isEmpty() ? null : Typed.named(OffSmell.class, off, "off"));
+            Typed.text(smell.scent()).isEmpty()
+                ? null
+                : Typed.named(Scent.class, smell.scent(), "scent"),
+            Typed.text(smell.off()).isEmpty()
+                ? null
+                : Typed.named(OffSmell.class, smell.off(), "off"));
     if (smelled.scent() == null && smelled.off() == null) {
       throw new Refused("scent", "Say what you smelled.");
     }
@@ -187,7 +213,8 @@ record LogForm(
     Problems problems = new Problems();
     Double ml =
         problems.attempt(
-            "amount", () -> Amounts.oilMl(Typed.text(amount), kitchen, carriers).middle());
+            "amount",
+            () -> Amounts.oilMl(Typed.text(measured.amount()), kitchen, carriers).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(ml);
   }
@@ -203,7 +230,8 @@ record LogForm(
   private double grossG(Kitchen kitchen) {
     Problems problems = new Problems();
     Measure measure =
-        problems.attempt("gross", () -> new MeasureReader(kitchen).read(Typed.text(gross)));
+        problems.attempt(
+            "gross", () -> new MeasureReader(kitchen).read(Typed.text(measured.gross())));
     problems.require(
         measure == null || measure.isWeight(), "gross", "Give a weight, such as 1240 g.");
     problems.refuseIfAny();
@@ -219,7 +247,7 @@ record LogForm(
   }
 
   private String note() {
-    String note = Typed.text(text);
+    String note = Typed.text(words.text());
     if (note.isEmpty() || note.length() > LONGEST_NOTE) {
       throw new Refused(
           "text",

@@ -51,7 +51,7 @@ class LotTaker {
     for (int i = 0; i < charged.herbs().size(); i++) {
       HerbIn herb = charged.herbs().get(i);
       check(herb.lot(), Kind.HERB, herb.herb(), "herbs[" + i + "].lot", problems);
-      ready(herb.lot(), charged.chargedOn(), problems);
+      ready(herb.lot(), charged.begun().chargedOn(), problems);
     }
     for (int i = 0; i < charged.carriers().size(); i++) {
       OilIn oil = charged.carriers().get(i);

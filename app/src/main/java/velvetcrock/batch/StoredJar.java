@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -118,32 +119,34 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
       Method method,
       List<HerbInData> herbs,
       List<OilInData> carriers,
-      Range oilMl,
-      String oilText,
+      @JsonUnwrapped OilData oil,
       @Nullable JarInData jar,
       double coverMm,
       Use use,
       @Nullable StandData stand,
-      LocalDate chargedOn,
-      int aboutDays,
-      boolean takenOn,
+      @JsonUnwrapped BegunData begun,
       boolean cleanAndDry,
       @Nullable MannerData manner)
       implements StoredEvent<BatchEvent> {
+
+    /** The oil that was poured. */
+    record OilData(Range oilMl, String oilText) {}
+
+    /** When it was charged, and how well that is known. */
+    record BegunData(LocalDate chargedOn, int aboutDays, boolean takenOn) {}
+
     static ChargedData of(Charged e) {
       return new ChargedData(
           e.method(),
           Stored.each(e.herbs(), HerbInData::of),
           Stored.each(e.carriers(), OilInData::of),
-          e.oilMl(),
-          e.oilText(),
+          new ChargedData.OilData(e.oil().oilMl(), e.oil().oilText()),
           JarInData.of(e.jar()),
           e.coverMm(),
           e.use(),
           StandData.of(e.stand()),
-          e.chargedOn(),
-          e.aboutDays(),
-          e.takenOn(),
+          new ChargedData.BegunData(
+              e.begun().chargedOn(), e.begun().aboutDays(), e.begun().takenOn()),
           e.cleanAndDry(),
           e.manner() == null ? null : MannerData.of(e.manner()));
     }
@@ -154,15 +157,12 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
           method,
           Stored.each(herbs, HerbInData::value),
           Stored.each(carriers, OilInData::value),
-          oilMl,
-          oilText,
+          new Charged.Oil(oil.oilMl(), oil.oilText()),
           jar == null ? null : jar.value(),
           coverMm,
           use,
           stand == null ? null : stand.value(),
-          chargedOn,
-          aboutDays,
-          takenOn,
+          new Charged.Begun(begun.chargedOn(), begun.aboutDays(), begun.takenOn()),
           cleanAndDry,
           manner == null ? null : manner.value());
     }

@@ -221,7 +221,6 @@ class StrainController {
         fmt.number(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl(), 0)
             + " ml");
     model.addAttribute("fresh", form.amount() == null);
-    model.addAttribute("places", Store.Place.values());
     model.addAttribute("doses", doses(batch, fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);

@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Forms;
 
 /**
  * A straining as typed.
@@ -26,6 +27,6 @@ record StrainForm(
     @Nullable String sure,
     @Nullable String key) {
   static StrainForm empty() {
-    return new StrainForm(null, null, null, null, null, null, null, null, null, null, null);
+    return Forms.blank(StrainForm.class);
   }
 }

@@ -36,14 +36,14 @@ import velvetcrock.web.Typed;
 class StrainService {
   private static final int MOST_BOTTLES = 26;
 
-  private final Batches batches;
+  private final BatchActs acts;
   private final Households households;
   private final Catalogues catalogues;
   private final Experience experience;
 
   StrainService(
-      Batches batches, Households households, Catalogues catalogues, Experience experience) {
-    this.batches = batches;
+      BatchActs acts, Households households, Catalogues catalogues, Experience experience) {
+    this.acts = acts;
     this.households = households;
     this.catalogues = catalogues;
     this.experience = experience;
@@ -96,13 +96,13 @@ class StrainService {
                 form.sure() != null));
     Instant at = on == null ? null : moment(on, house);
     String key = Optional.ofNullable(form.key()).orElse("");
-    Written written = batches.append(batch.code(), event, at, null, key);
+    Written written = acts.append(batch.code(), event, at, null, key);
     if (marcG != null) {
       BatchEvent marc = new MarcWeighed(marcG, Typed.text(form.marc()));
-      batches.append(batch.code(), marc, at, null, key + ":marc");
+      acts.append(batch.code(), marc, at, null, key + ":marc");
     }
     if (!dated) {
-      batches.supplyOilDates(batch.code(), withDates(batch, bestBefore, opened));
+      acts.supplyOilDates(batch.code(), withDates(batch, bestBefore, opened));
     }
     return written;
   }
@@ -170,7 +170,7 @@ class StrainService {
         "bottles[0].amount",
         "Say what goes into the bottle, such as 100 ml.");
     problems.refuseIfAny();
-    return batches.append(
+    return acts.append(
         batch.code(), new Bottled(bottles), null, null, Optional.ofNullable(form.key()).orElse(""));
   }
 

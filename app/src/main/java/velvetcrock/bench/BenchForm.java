@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Flat;
+import velvetcrock.web.Forms;
 
 /**
  * The bench's sentence as it was typed; every field is kept whatever it says.
@@ -13,19 +15,12 @@ import org.jspecify.annotations.Nullable;
  *     eye
  * @param herbs the herbs, at least one
  * @param oils the carriers, at least one
- * @param ratioKind {@code weight}, {@code volume} or {@code fill}
- * @param ratio oil per herb; empty for the smallest that covers
- * @param herbFill share of the jar that the herb fills, when it is filled by eye
- * @param oilFill share of the jar that is full in the end, when it is filled by eye
- * @param packing how tightly the herb is packed, when the jar is filled by eye
+ * @param per the ratio
+ * @param fill how full the jar is, by eye
  * @param method a way of warming; empty for as cool as it stands
  * @param slurry set when herb and oil are blended together
- * @param abv strength of the spirit, % vol
- * @param dose grams of spirit to a gram of herb
- * @param spiritLot the lot of spirit; empty for the oldest, {@code none} for none
- * @param jar a vessel's key; empty for the jar that fits best
- * @param cover cover wanted, mm
- * @param place where it is to stand
+ * @param spirit spirit to dampen with
+ * @param stand the jar and where it stands
  * @param use {@code SKIN} or {@code KITCHEN}
  * @param again code of the batch that this is another try of
  * @param set changes to the form that a button asks for, parted by semicolons: {@code field=value},
@@ -35,22 +30,51 @@ public record BenchForm(
     @Nullable String amount,
     @Nullable List<HerbRow> herbs,
     @Nullable List<OilRow> oils,
-    @Nullable String ratioKind,
-    @Nullable String ratio,
-    @Nullable String herbFill,
-    @Nullable String oilFill,
-    @Nullable String packing,
+    @Flat Per per,
+    @Flat Fill fill,
     @Nullable String method,
     @Nullable String slurry,
-    @Nullable String abv,
-    @Nullable String dose,
-    @Nullable String spiritLot,
-    @Nullable String jar,
-    @Nullable String cover,
-    @Nullable String place,
+    @Flat Spirit spirit,
+    @Flat Standing stand,
     @Nullable String use,
     @Nullable String again,
     @Nullable String set) {
+
+  /**
+   * The ratio.
+   *
+   * @param ratioKind {@code weight}, {@code volume} or {@code fill}
+   * @param ratio oil per herb; empty for the smallest that covers
+   */
+  public record Per(@Nullable String ratioKind, @Nullable String ratio) {}
+
+  /**
+   * How full the jar is, by eye.
+   *
+   * @param herbFill share of the jar that the herb fills, when it is filled by eye
+   * @param oilFill share of the jar that is full in the end, when it is filled by eye
+   * @param packing how tightly the herb is packed, when the jar is filled by eye
+   */
+  public record Fill(
+      @Nullable String herbFill, @Nullable String oilFill, @Nullable String packing) {}
+
+  /**
+   * Spirit to dampen with.
+   *
+   * @param abv strength of the spirit, % vol
+   * @param dose grams of spirit to a gram of herb
+   * @param spiritLot the lot of spirit; empty for the oldest, {@code none} for none
+   */
+  public record Spirit(@Nullable String abv, @Nullable String dose, @Nullable String spiritLot) {}
+
+  /**
+   * The jar and where it stands.
+   *
+   * @param jar a vessel's key; empty for the jar that fits best
+   * @param cover cover wanted, mm
+   * @param place where it is to stand
+   */
+  public record Standing(@Nullable String jar, @Nullable String cover, @Nullable String place) {}
 
   /** Herbs and oils beyond this many are a slip. */
   static final int MOST_ROWS = 12;
@@ -118,23 +142,41 @@ public record BenchForm(
 
   /** A form with nothing typed. */
   static BenchForm empty() {
-    return new BenchForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null, null);
+    return Forms.blank(BenchForm.class);
   }
 
   /** The same as another try of a batch. */
   BenchForm tryAgain(String code) {
     return new BenchForm(
-        amount, herbs, oils, ratioKind, ratio, herbFill, oilFill, packing, method, slurry, abv,
-        dose, spiritLot, jar, cover, place, use, code, set);
+        amount,
+        herbs,
+        oils,
+        new BenchForm.Per(per.ratioKind(), per.ratio()),
+        new BenchForm.Fill(fill.herbFill(), fill.oilFill(), fill.packing()),
+        method,
+        slurry,
+        new BenchForm.Spirit(spirit.abv(), spirit.dose(), spirit.spiritLot()),
+        new BenchForm.Standing(stand.jar(), stand.cover(), stand.place()),
+        use,
+        code,
+        set);
   }
 
   /** The same with changes asked for, as a button would. */
   BenchForm asked(String changes) {
     return new BenchForm(
-        amount, herbs, oils, ratioKind, ratio, herbFill, oilFill, packing, method, slurry, abv,
-        dose, spiritLot, jar, cover, place, use, again, changes);
+        amount,
+        herbs,
+        oils,
+        new BenchForm.Per(per.ratioKind(), per.ratio()),
+        new BenchForm.Fill(fill.herbFill(), fill.oilFill(), fill.packing()),
+        method,
+        slurry,
+        new BenchForm.Spirit(spirit.abv(), spirit.dose(), spirit.spiritLot()),
+        new BenchForm.Standing(stand.jar(), stand.cover(), stand.place()),
+        use,
+        again,
+        changes);
   }
 
   /** The same with nothing missing and the asked change made. */
@@ -156,19 +198,22 @@ public record BenchForm(
         changed("amount", amount, "60 g"),
         herbRows,
         oilRows,
-        changed("ratioKind", ratioKind, "weight"),
-        changed("ratio", ratio, ""),
-        changed("herbFill", herbFill, "0.66"),
-        changed("oilFill", oilFill, "0.92"),
-        changed("packing", packing, "UNSAID"),
+        new BenchForm.Per(
+            changed("ratioKind", per.ratioKind(), "weight"), changed("ratio", per.ratio(), "")),
+        new BenchForm.Fill(
+            changed("herbFill", fill.herbFill(), "0.66"),
+            changed("oilFill", fill.oilFill(), "0.92"),
+            changed("packing", fill.packing(), "UNSAID")),
         changed("method", method, ""),
         changed("slurry", slurry, ""),
-        changed("abv", abv, "96"),
-        changed("dose", dose, "0.5"),
-        changed("spiritLot", spiritLot, ""),
-        changed("jar", jar, ""),
-        changed("cover", cover, "12"),
-        changed("place", place, usualPlace),
+        new BenchForm.Spirit(
+            changed("abv", spirit.abv(), "96"),
+            changed("dose", spirit.dose(), "0.5"),
+            changed("spiritLot", spirit.spiritLot(), "")),
+        new BenchForm.Standing(
+            changed("jar", stand.jar(), ""),
+            changed("cover", stand.cover(), "12"),
+            changed("place", stand.place(), usualPlace)),
         changed("use", use, "SKIN"),
         changed("again", again, ""),
         null);

@@ -65,7 +65,7 @@ final class BenchPanels {
   /** The water that fresh herb brings, why it matters, and the ways to go on. */
   private Optional<Panel> water() {
     Charge charge = plan.charge();
-    if (charge.waterPercentOfOil() <= Charge.WATER_OIL_CAN_HOLD_PERCENT) {
+    if (charge.water().waterPercentOfOil() <= Charge.WATER_OIL_CAN_HOLD_PERCENT) {
       return Optional.empty();
     }
     List<Way> ways = new ArrayList<>();
@@ -105,7 +105,7 @@ final class BenchPanels {
           new Way(
               "Heat it gently",
               "weigh the pot until it has lost its water",
-              "Has to lose " + fmt.g(charge.waterMl()),
+              "Has to lose " + fmt.g(charge.water().waterMl()),
               "method=WARM"));
     }
     boolean edible = plan.wish().portions().stream().allMatch(h -> h.herb().edible());
@@ -130,8 +130,9 @@ final class BenchPanels {
             "The water it brings",
             lead,
             List.of(
-                new Fact("Water that goes into the oil", fmt.ml(charge.waterMl()), null),
-                new Fact("Of the oil", fmt.number(charge.waterPercentOfOil(), 1) + " %", null),
+                new Fact("Water that goes into the oil", fmt.ml(charge.water().waterMl()), null),
+                new Fact(
+                    "Of the oil", fmt.number(charge.water().waterPercentOfOil(), 1) + " %", null),
                 new Fact("In the herb", fmt.percent(wettest.waterFraction()), source(wettest))),
             ways,
             null));
@@ -270,7 +271,7 @@ final class BenchPanels {
       appliance.learned().forEach(learned -> facts.add(learned(appliance, learned, goal, usualC)));
     }
     List<Way> others =
-        plan.heats().stream()
+        plan.beside().heats().stream()
             .flatMap(c -> c.ways().stream())
             .filter(w -> w.method() != method)
             .filter(w -> HeatGoal.bears(w.method(), plan.herbCeilingC()))

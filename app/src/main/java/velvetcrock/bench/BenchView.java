@@ -35,9 +35,8 @@ import velvetcrock.web.JarDrawing;
 /**
  * What the bench shows of a plan, ready to be set down.
  *
- * @param headline the answer in a line
- * @param covered whether all is well with it
- * @param marks levels named beside the jar
+ * @param answer the answer in two lines
+ * @param picture the jar as it would stand
  * @param facts figures that matter
  * @param warnings where the drawer or the kitchen lacks something
  * @param panels what is particular about this way in
@@ -46,12 +45,8 @@ import velvetcrock.web.JarDrawing;
  * @param clean what has to be clean and dry
  */
 record BenchView(
-    String headline,
-    String underline,
-    boolean covered,
-    JarDrawing jar,
-    String scale,
-    List<Mark> marks,
+    Answer answer,
+    Picture picture,
     List<Fact> facts,
     List<String> warnings,
     List<Way> ways,
@@ -62,6 +57,21 @@ record BenchView(
     Reckoning reckoning,
     boolean spirit,
     String clean) {
+
+  /**
+   * The answer in two lines.
+   *
+   * @param headline the answer in a line
+   * @param covered whether all is well with it
+   */
+  record Answer(String headline, String underline, boolean covered) {}
+
+  /**
+   * The jar as it would stand.
+   *
+   * @param marks levels named beside the jar
+   */
+  record Picture(JarDrawing jar, String scale, List<Mark> marks) {}
 
   private static final double PX_PER_MM = 2.1;
   private static final double TALLEST_PX = 260;
@@ -106,21 +116,20 @@ record BenchView(
     Levels levels = charge.levels().orElseThrow();
     boolean well = charge.covers() && levels.fits();
     return new BenchView(
-        headline(plan, levels, fmt),
-        underline(plan, fmt),
-        well,
-        drawing(plan, levels, fmt),
-        "Drawn to scale: holds "
-            + fmt.ml(plan.jar().brimMl())
-            + " to the brim, "
-            + fmt.mm(plan.jar().innerDiameterMm())
-            + " wide inside",
-        marks(charge, levels, fmt),
+        new BenchView.Answer(headline(plan, levels, fmt), underline(plan, fmt), well),
+        new BenchView.Picture(
+            drawing(plan, levels, fmt),
+            "Drawn to scale: holds "
+                + fmt.ml(plan.jar().brimMl())
+                + " to the brim, "
+                + fmt.mm(plan.jar().innerDiameterMm())
+                + " wide inside",
+            marks(charge, levels, fmt)),
         facts(plan, chargedOn, fmt),
         warnings(plan, catalogue, fmt),
         ways(plan, fmt),
         new BenchPanels(plan, bench, catalogue, fmt).panels(),
-        plan.compared().map(c -> versus(c, fmt)).orElse(null),
+        plan.beside().compared().map(c -> versus(c, fmt)).orElse(null),
         plan.cautions(),
         plan.toBeRead(),
         charge.reckoning(),
@@ -194,17 +203,16 @@ record BenchView(
   private static List<String> ages(Lot lot, Catalogue catalogue, Formats fmt) {
     String name = new LotWords(catalogue, fmt).name(lot);
     String until = lot.goodUntil(catalogue).map(fmt::date).orElse("");
-    LocalDate opened = lot.details().openedOn();
-    return lot.worries(catalogue, fmt.today()).stream()
+    LocalDate opened = lot.details().dates().openedOn();
+    return lot.ages(catalogue, fmt.today()).stream()
         .map(
-            code ->
-                switch (code) {
-                  case "old-herb", "old-carrier" ->
-                      name + ": good until " + until + ", which is past.";
-                  case "carrier-near-date" -> name + ": good until " + until + " only.";
-                  case "carrier-opened-long" ->
+            age ->
+                switch (age) {
+                  case HERB_PAST, OIL_PAST -> name + ": good until " + until + ", which is past.";
+                  case OIL_NEAR -> name + ": good until " + until + " only.";
+                  case OIL_OPEN_LONG ->
                       name + ": open since " + (opened == null ? "" : fmt.date(opened)) + ".";
-                  default -> "";
+                  case OIL_TURNS_SOON -> "";
                 })
         .filter(words -> !words.isEmpty())
         .toList();
@@ -257,7 +265,7 @@ record BenchView(
     }
     String ratio =
         fmt.ratio(charge.oilPerHerb()) + " herb to oil, " + fmt.g(charge.oilMassG()) + " by weight";
-    return jars + ratio + (plan.ratioChosen() ? "" : ", the least that covers") + ".";
+    return jars + ratio + (plan.chosen().ratioChosen() ? "" : ", the least that covers") + ".";
   }
 
   private static JarDrawing drawing(Reckoned plan, Levels levels, Formats fmt) {
@@ -296,7 +304,7 @@ record BenchView(
             plan.spirit().isEmpty(),
             part == Part.ROOT || part == Part.SEED || part == Part.RESIN,
             carrier.tint(),
-            herb.fleck(),
+            herb.colours().fleck(),
             words),
         scale);
   }
@@ -322,7 +330,7 @@ record BenchView(
             over ? "short" : "well"));
     marks.add(
         new Mark(
-            fmt.ml(charge.bedMl()) + " bed",
+            fmt.ml(charge.room().bedMl()) + " bed",
             swells ? "herb, swollen in two days" : "herb",
             bedAt,
             "bed"));
@@ -368,16 +376,16 @@ record BenchView(
     facts.add(
         new Fact(
             "Comes out",
-            "about " + fmt.ml(plan.yield().yieldMl()),
-            fmt.ml(plan.yield().rangeMl())
+            "about " + fmt.ml(plan.expected().yield().yieldMl()),
+            fmt.ml(plan.expected().yield().rangeMl())
                 + (Strainer.usually(plan.wish().portions()) == Expression.SQUEEZE
                     ? ", squeezed by hand"
                     : ", left to drip")
-                + (plan.learnedFrom() == 0
+                + (plan.expected().learnedFrom() == 0
                     ? ""
-                    : plan.learnedFrom() == 1
+                    : plan.expected().learnedFrom() == 1
                         ? "; one batch of yours taught it"
-                        : "; " + plan.learnedFrom() + " batches of yours taught it")));
+                        : "; " + plan.expected().learnedFrom() + " batches of yours taught it")));
     facts.add(strain(plan, chargedOn, fmt));
     return facts;
   }

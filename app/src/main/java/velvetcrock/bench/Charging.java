@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import velvetcrock.batch.Batches;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Written;
 import velvetcrock.bench.Wish.InOil;
 import velvetcrock.core.Problems;
@@ -29,11 +29,11 @@ import velvetcrock.web.Dates;
 /** Turns a plan into charged jars, all of them or none. */
 @Service
 class Charging {
-  private final Batches batches;
+  private final BatchActs acts;
   private final Plans plans;
 
-  Charging(Batches batches, Plans plans) {
-    this.batches = batches;
+  Charging(BatchActs acts, Plans plans) {
+    this.acts = acts;
     this.plans = plans;
   }
 
@@ -71,7 +71,7 @@ class Charging {
     for (int i = 0; i < plan.filled().size(); i++) {
       Charged event = event(plan, plan.filled().get(i), said, trial);
       String code = i == 0 ? planned.map(Planned::code).orElse(null) : null;
-      written.add(batches.charge(event, i == 0 ? key : key + "/" + i, code));
+      written.add(acts.charge(event, i == 0 ? key : key + "/" + i, code));
     }
     planned.ifPresent(p -> plans.charged(p.code()));
     return List.copyOf(written);
@@ -113,15 +113,12 @@ class Charging {
         wish.method(),
         wish.herbs().stream().map(h -> herb(h, fill.share())).toList(),
         wish.oils().stream().map(o -> oil(o, said)).toList(),
-        fill.pouredMl(),
-        "",
+        new Charged.Oil(fill.pouredMl(), ""),
         JarIn.of(fill.jar()),
         wish.coverMm(),
         wish.use(),
         wish.place().stand(),
-        said.on(),
-        0,
-        false,
+        new Charged.Begun(said.on(), 0, false),
         true,
         new Manner(
             wish.blended(),
@@ -154,9 +151,9 @@ class Charging {
     return new OilIn(
         oil.carrier().key(),
         oil.share(),
-        details.bestBefore(),
-        details.openedOn() == null ? said.on() : details.openedOn(),
-        details.boughtOn(),
+        details.dates().bestBefore(),
+        details.dates().openedOn() == null ? said.on() : details.dates().openedOn(),
+        details.dates().boughtOn(),
         lot.get().id());
   }
 

@@ -27,6 +27,7 @@ import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.Lot;
+import velvetcrock.core.drawer.LotFacts;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
@@ -98,7 +99,8 @@ class Planner {
     ChargeOrder asked = Typed.at("ratio", () -> order(wish, jar, share));
     ChargeOrder order = stands(asked, wish);
     Charge charge = reckon(order);
-    boolean ratioChosen = wish.ratio() != null || wish.ratioKind().equals("fill");
+    boolean ratioChosen =
+        wish.oilPerHerb().ratio() != null || wish.oilPerHerb().ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
     Expression expression = Strainer.usually(order.herbs());
     List<Retention.Own> own = experience.own();
@@ -110,17 +112,18 @@ class Planner {
         filled(wish, choice),
         order,
         charge,
-        chosen != null,
-        ratioChosen,
+        new Reckoned.Chosen(chosen != null, ratioChosen),
         above && !wish.blended() ? charger().cutForOneToFive(order) : Optional.empty(),
         narrower(charge, order, bench.jars()),
-        yield,
-        learnedFrom(order, expression, own),
+        new Reckoned.Expected(yield, learnedFrom(order, expression, own)),
         spirit,
-        spirit.isPresent()
-            ? compared(wish, yield, charge, List.of(Method.COLD, Method.SPIRIT), today)
-            : Optional.empty(),
-        onTheHeat(wish.method()) ? compared(wish, yield, charge, HEATS, today) : Optional.empty(),
+        new Reckoned.Beside(
+            spirit.isPresent()
+                ? compared(wish, yield, charge, List.of(Method.COLD, Method.SPIRIT), today)
+                : Optional.empty(),
+            onTheHeat(wish.method())
+                ? compared(wish, yield, charge, HEATS, today)
+                : Optional.empty()),
         cautions(wish, order, charge, spirit, today));
   }
 
@@ -156,14 +159,14 @@ class Planner {
     if (wish.oilMl().isPresent()) {
       return new Ratio.Oil(wish.oilMl().get().middle() * share);
     }
-    if (wish.ratioKind().equals("fill")) {
+    if (wish.oilPerHerb().ratioKind().equals("fill")) {
       return new Ratio.Oil(charger().oilToFillMl(portions, jar));
     }
-    Double typed = wish.ratio();
+    Double typed = wish.oilPerHerb().ratio();
     if (typed == null) {
       return new Ratio.WeightToVolume(charger().defaultOilPerHerb(stands(blank, wish)));
     }
-    if (wish.ratioKind().equals("volume")) {
+    if (wish.oilPerHerb().ratioKind().equals("volume")) {
       double herbMl =
           portions.stream()
               .mapToDouble(
@@ -288,9 +291,8 @@ class Planner {
                 wish.place().light(),
                 wish.drawsAtC(),
                 additions));
-    List<String> ages =
-        lots(wish).flatMap(lot -> lot.worries(catalogue(), today).stream()).distinct().toList();
-    return cautions.of(Stream.concat(due.stream().map(Caution::code), ages.stream()).toList());
+    return cautions.together(
+        due, cautions.of(LotFacts.of(lots(wish).toList(), catalogue(), today)));
   }
 
   private static Stream<Lot> lots(Wish wish) {

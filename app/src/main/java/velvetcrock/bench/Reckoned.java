@@ -22,14 +22,12 @@ import velvetcrock.core.yield.Yield;
  * @param filled the same with the oil that is measured out for each
  * @param order what stands in the first of them; a slurry as it comes out of the blender
  * @param charge that, reckoned
- * @param jarChosen whether the vessel was chosen rather than found
- * @param ratioChosen whether the ratio was typed rather than found
+ * @param chosen what was chosen rather than found
  * @param oneToFive the cut at which 1:5 would cover, where the found ratio is larger
  * @param narrower a jar at hand narrow enough to cover, where that is a way out
+ * @param expected what will come out, and how that is known
  * @param spirit the spirit's step for the first of them, if there is one
- * @param learnedFrom how many of the household's own batches taught the yield
- * @param compared the same herb without spirit and with it, where spirit is asked for
- * @param heats the same herb by every way of heat, where one is asked for
+ * @param beside the same herb by other ways
  * @param cautions worst first, with what the lots' ages call for
  */
 record Reckoned(
@@ -38,16 +36,36 @@ record Reckoned(
     List<Filled> filled,
     ChargeOrder order,
     Charge charge,
-    boolean jarChosen,
-    boolean ratioChosen,
+    Chosen chosen,
     Optional<Cut> oneToFive,
     Optional<Jar> narrower,
-    Yield yield,
-    int learnedFrom,
+    Expected expected,
     Optional<SpiritStep> spirit,
-    Optional<Comparison> compared,
-    Optional<Comparison> heats,
+    Beside beside,
     List<Caution> cautions) {
+
+  /**
+   * What was chosen rather than found.
+   *
+   * @param jarChosen whether the vessel was chosen rather than found
+   * @param ratioChosen whether the ratio was typed rather than found
+   */
+  record Chosen(boolean jarChosen, boolean ratioChosen) {}
+
+  /**
+   * What will come out, and how that is known.
+   *
+   * @param learnedFrom how many of the household's own batches taught the yield
+   */
+  record Expected(Yield yield, int learnedFrom) {}
+
+  /**
+   * The same herb by other ways.
+   *
+   * @param compared the same herb without spirit and with it, where spirit is asked for
+   * @param heats the same herb by every way of heat, where one is asked for
+   */
+  record Beside(Optional<Comparison> compared, Optional<Comparison> heats) {}
 
   /**
    * A vessel with what is measured out for it.
@@ -85,7 +103,7 @@ record Reckoned(
   /** The most delicate herb's own ceiling, °C. */
   double herbCeilingC() {
     return wish.portions().stream()
-        .mapToDouble(h -> h.herb().drawing().ceilingC())
+        .mapToDouble(h -> h.herb().handling().drawing().ceilingC())
         .min()
         .orElseThrow();
   }

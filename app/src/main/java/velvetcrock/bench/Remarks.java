@@ -81,19 +81,16 @@ record Remarks(
         charge.carriers().stream()
             .map(c -> new BenchForm.OilRow(c.carrier(), plain(c.share()), null))
             .toList(),
-        "weight",
-        plain(charge.oilMl().middle() / charge.herbMassG().middle()),
-        null,
-        null,
-        null,
+        new BenchForm.Per(
+            "weight", plain(charge.oil().oilMl().middle() / charge.herbMassG().middle())),
+        new BenchForm.Fill(null, null, null),
         byPlace ? "" : charge.method().name(),
         charge.manner().blended() ? "yes" : "",
-        spirit == null ? null : plain(spirit.abvPercent()),
-        spirit == null ? null : plain(spirit.massG() / charge.herbMassG().middle()),
-        null,
-        charge.jar().key(),
-        plain(charge.coverMm()),
-        place,
+        new BenchForm.Spirit(
+            spirit == null ? null : plain(spirit.abvPercent()),
+            spirit == null ? null : plain(spirit.massG() / charge.herbMassG().middle()),
+            null),
+        new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()), place),
         charge.use().name(),
         null,
         null);
@@ -160,7 +157,7 @@ record Remarks(
         wish.portions().stream().map(h -> h.herb().name()).collect(Collectors.joining(", ")));
     compare(changed, "cut", cuts(charge), cuts(wish));
     compare(changed, "oil", oils(charge, catalogue), wish.blend().names());
-    double before = charge.oilMl().middle() / charge.herbMassG().middle();
+    double before = charge.oil().oilMl().middle() / charge.herbMassG().middle();
     double now = plan.oilMl() / wish.herbG().middle();
     compare(changed, "ratio", fmt.ratio(before), fmt.ratio(now));
     compare(changed, "vessel", charge.jar().name(), plan.jar().name());

@@ -9,6 +9,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Method;
 import velvetcrock.trial.Differs;
 import velvetcrock.trial.Trials;
+import velvetcrock.web.Forms;
 import velvetcrock.web.MethodWords;
 import velvetcrock.web.Typed;
 
@@ -35,7 +36,7 @@ record SplitForm(
   private static final double LARGEST_DOSE = 2;
 
   static SplitForm empty() {
-    return new SplitForm(null, null, null, null, null, null);
+    return Forms.blank(SplitForm.class);
   }
 
   /** The i-th entry of a list as typed, for showing it again. */

@@ -92,10 +92,10 @@ class Splitting {
   /** The ratio that is typed, or the smallest that covers every jar. */
   private String ratio(
       BenchForm form, List<Variant> variants, Bench bench, LocalDate today, double share) {
-    if (!Optional.ofNullable(form.ratio()).orElse("").isBlank()) {
-      return form.ratio();
+    if (!Optional.ofNullable(form.per().ratio()).orElse("").isBlank()) {
+      return form.per().ratio();
     }
-    if (!"weight".equals(form.ratioKind())) {
+    if (!"weight".equals(form.per().ratioKind())) {
       throw new Refused("ratioKind", "Weigh the herb: the jars of a trial are to hold the same.");
     }
     double most =
@@ -112,7 +112,7 @@ class Splitting {
   }
 
   private static BenchForm with(BenchForm form, Variant variant, String also) {
-    String place = Optional.ofNullable(form.place()).orElse("");
+    String place = Optional.ofNullable(form.stand().place()).orElse("");
     return form.asked(variant.changes() + ";" + also).completed("", place);
   }
 

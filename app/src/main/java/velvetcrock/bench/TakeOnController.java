@@ -13,7 +13,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import velvetcrock.batch.Batches;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
@@ -21,6 +21,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
@@ -35,6 +36,8 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.Places;
+import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Typed;
@@ -48,12 +51,21 @@ class TakeOnController {
   private static final List<Integer> ABOUT = List.of(0, 3, 7, 14, 30);
 
   private final Households households;
-  private final Batches batches;
+  private final Vessels vessels;
+  private final Places places;
+  private final BatchActs acts;
   private final Catalogues catalogues;
 
-  TakeOnController(Households households, Batches batches, Catalogues catalogues) {
+  TakeOnController(
+      Households households,
+      Vessels vessels,
+      Places places,
+      BatchActs acts,
+      Catalogues catalogues) {
     this.households = households;
-    this.batches = batches;
+    this.vessels = vessels;
+    this.places = places;
+    this.acts = acts;
     this.catalogues = catalogues;
   }
 
@@ -66,7 +78,7 @@ class TakeOnController {
   String takenOn(
       TakeOnForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     try {
-      Written written = batches.charge(event(form), Typed.text(form.key()));
+      Written written = acts.charge(event(form), Typed.text(form.key()));
       flash.addFlashAttribute("notice", "Taken on: write " + written.code() + " on the lid.");
       return "redirect:/batches/" + written.code();
     } catch (Refused refused) {
@@ -84,11 +96,12 @@ class TakeOnController {
         problems.attempt("carrier", () -> catalogues.current().carrier(Typed.text(form.carrier())));
     Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.cut(), "cut"));
     Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.jar())));
-    Place place = problems.attempt("place", () -> households.place(Typed.text(form.place())));
+    Place place = problems.attempt("place", () -> places.one(Typed.text(form.place())));
     Integer about = problems.attempt("about", () -> about(Typed.text(form.about())));
     LocalDate on = problems.attempt("chargedOn", () -> day(form.chargedOn(), today));
-    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
-    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
+    LocalDate bestBefore =
+        problems.attempt("bestBefore", () -> Dates.read(form.dates().bestBefore()));
+    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.dates().openedOn()));
     problems.refuseIfAny();
 
     Herb known = Objects.requireNonNull(herb);
@@ -114,16 +127,14 @@ class TakeOnController {
                 known.waterFraction(HerbState.DRIED),
                 Typed.text(form.amount()))),
         List.of(new OilIn(carrier.key(), 1, bestBefore, opened, null)),
-        oilMl,
-        Typed.text(form.oil()),
+        new Charged.Oil(oilMl, Typed.text(form.oil())),
         JarIn.of(vessel),
         ChargeOrder.USUAL_COVER_MM,
         Use.SKIN,
         place.stand(),
-        on,
-        about,
-        true,
-        false);
+        new Charged.Begun(on, about, true),
+        false,
+        Manner.PLAIN);
   }
 
   /** Herb as typed, or from how far up it stands: its bed by the settled density of its cut. */
@@ -167,7 +178,7 @@ class TakeOnController {
   }
 
   private Jar jar(String key) {
-    return households.jars().stream()
+    return vessels.jars().stream()
         .filter(j -> j.key().equals(key))
         .findFirst()
         .orElseThrow(() -> new Refused("jar", "Choose one of the jars."));
@@ -202,9 +213,8 @@ class TakeOnController {
             .sorted((a, b) -> a.name().compareToIgnoreCase(b.name()))
             .toList());
     model.addAttribute("carriers", catalogues.current().carriers());
-    model.addAttribute("jars", households.jars());
-    model.addAttribute("places", households.places());
-    model.addAttribute("cuts", Cut.values());
+    model.addAttribute("jars", vessels.jars());
+    model.addAttribute("places", places.all());
     return "bench/take-on";
   }
 }

@@ -1,6 +1,7 @@
 package velvetcrock.bench;
 
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Flat;
 
 /**
  * What is known of a jar that was begun before, as typed.
@@ -9,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param herbFill how far up the jar the herb stands, as a share
  * @param oil oil; empty if not known
  * @param about by how many days the date may be wrong
+ * @param dates the dates of its oil
  */
 record TakeOnForm(
     @Nullable String herb,
@@ -21,9 +23,11 @@ record TakeOnForm(
     @Nullable String place,
     @Nullable String chargedOn,
     @Nullable String about,
-    @Nullable String bestBefore,
-    @Nullable String openedOn,
+    @Flat OilDates dates,
     @Nullable String key) {
+
+  /** The dates of its oil. */
+  record OilDates(@Nullable String bestBefore, @Nullable String openedOn) {}
 
   static TakeOnForm empty() {
     return new TakeOnForm(
@@ -37,8 +41,7 @@ record TakeOnForm(
         null,
         null,
         "0",
-        null,
-        null,
+        new TakeOnForm.OilDates(null, null),
         null);
   }
 }

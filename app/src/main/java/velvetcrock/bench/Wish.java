@@ -18,7 +18,7 @@ import velvetcrock.kitchen.Place;
  * The bench's sentence as read: what was typed, as values.
  *
  * @param oilMl oil where it was said how full the jar is; empty where a ratio decides
- * @param ratio oil per herb; null for the smallest that covers
+ * @param oilPerHerb the ratio as it is thought of
  * @param jar the vessel; null for the jar that fits best
  * @param method a way of warming, or as cool as it stands
  * @param blended whether herb and oil are blended together
@@ -27,8 +27,7 @@ record Wish(
     List<InHerb> herbs,
     List<InOil> oils,
     Optional<Range> oilMl,
-    String ratioKind,
-    @Nullable Double ratio,
+    OilPerHerb oilPerHerb,
     @Nullable Jar jar,
     double coverMm,
     Place place,
@@ -37,6 +36,13 @@ record Wish(
     boolean blended,
     Optional<InSpirit> spirit,
     String again) {
+
+  /**
+   * The ratio as it is thought of.
+   *
+   * @param ratio oil per herb; null for the smallest that covers
+   */
+  record OilPerHerb(String ratioKind, @Nullable Double ratio) {}
 
   /**
    * A herb that goes in.
@@ -75,8 +81,7 @@ record Wish(
             .toList(),
         oils,
         oilMl.map(ml -> ml.times(share)),
-        ratioKind,
-        ratio,
+        new Wish.OilPerHerb(oilPerHerb.ratioKind(), oilPerHerb.ratio()),
         jar,
         coverMm,
         place,

@@ -88,17 +88,18 @@ class WishReader {
       oils.add(problems.attempt("oils[" + i + "]", () -> oil(row)));
     }
     Use use = problems.attempt("use", () -> Typed.named(Use.class, form.use(), "use"));
-    String kind = Typed.text(form.ratioKind());
+    String kind = Typed.text(form.per().ratioKind());
     problems.require(
         List.of("weight", "volume", "fill").contains(kind),
         "ratioKind",
         "By weight, by volume or by filling a jar.");
-    Double ratio = problems.attempt("ratio", () -> ratio(form.ratio()));
-    Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.jar()), bench.jars()));
+    Double ratio = problems.attempt("ratio", () -> ratio(form.per().ratio()));
+    Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.stand().jar()), bench.jars()));
     problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
     Double cover =
-        problems.attempt("cover", () -> Typed.number(form.cover(), 0, 200, "mm of cover"));
-    Place place = problems.attempt("place", () -> place(Typed.text(form.place()), bench.places()));
+        problems.attempt("cover", () -> Typed.number(form.stand().cover(), 0, 200, "mm of cover"));
+    Place place =
+        problems.attempt("place", () -> place(Typed.text(form.stand().place()), bench.places()));
     boolean byEye = kind.equals("fill") && Typed.blank(form.amount());
     boolean weighedEach = rows.size() > 1 && rows.stream().allMatch(r -> weight(r, bench) != null);
     problems.require(
@@ -126,8 +127,7 @@ class WishReader {
         in,
         oils,
         eye.map(ByEye::oilMl),
-        kind,
-        ratio,
+        new Wish.OilPerHerb(kind, ratio),
         jar,
         cover,
         place,
@@ -144,7 +144,8 @@ class WishReader {
     Optional<LotRecord> lot = lot(Kind.HERB, herb.key(), state, Typed.text(row.lot()));
     return new Kindred(
         herb,
-        lot.map(l -> l.lot().details().part()).orElseGet(() -> part(herb, Typed.text(row.part()))),
+        lot.map(l -> l.lot().details().plant().part())
+            .orElseGet(() -> part(herb, Typed.text(row.part()))),
         Typed.named(Cut.class, row.cut(), "cut"),
         state,
         lot);
@@ -164,13 +165,15 @@ class WishReader {
   }
 
   private InSpirit spirit(BenchForm form) {
-    Optional<LotRecord> lot = lot(Kind.SPIRIT, "", null, Typed.text(form.spiritLot()));
+    Optional<LotRecord> lot = lot(Kind.SPIRIT, "", null, Typed.text(form.spirit().spiritLot()));
     double abv =
         lot.map(l -> Objects.requireNonNull(l.lot().details().abvPercent()))
-            .orElseGet(() -> Typed.at("abv", () -> Typed.number(form.abv(), 20, 100, "% vol")));
+            .orElseGet(
+                () -> Typed.at("abv", () -> Typed.number(form.spirit().abv(), 20, 100, "% vol")));
     double dose =
         Typed.at(
-            "dose", () -> Typed.number(form.dose(), 0.25, 1, "grams of spirit to a gram of herb"));
+            "dose",
+            () -> Typed.number(form.spirit().dose(), 0.25, 1, "grams of spirit to a gram of herb"));
     return new InSpirit(abv, dose, lot);
   }
 
@@ -237,10 +240,11 @@ class WishReader {
 
   private ByEye byEye(BenchForm form, List<Kindred> herbs, Jar jar) {
     List<HerbRow> rows = Objects.requireNonNull(form.herbs());
-    double herbShare = share("herbFill", form.herbFill());
-    double fillShare = share("oilFill", form.oilFill());
+    double herbShare = share("herbFill", form.fill().herbFill());
+    double fillShare = share("oilFill", form.fill().oilFill());
     ByEye.Packing packing =
-        Typed.at("packing", () -> Typed.named(ByEye.Packing.class, form.packing(), "packing"));
+        Typed.at(
+            "packing", () -> Typed.named(ByEye.Packing.class, form.fill().packing(), "packing"));
     List<ByEye.Filling> fillings = new ArrayList<>();
     for (int i = 0; i < herbs.size(); i++) {
       Kindred h = herbs.get(i);
@@ -264,7 +268,7 @@ class WishReader {
     if (herbs.size() > 1) {
       return;
     }
-    double ml = share("herbFill", form.herbFill()) * jar.brimMl();
+    double ml = share("herbFill", form.fill().herbFill()) * jar.brimMl();
     Typed.at(
         "amount",
         () -> {

@@ -123,7 +123,8 @@ class Happenings {
     return new Happening(
         product.id() + "-tins",
         "Use by today: " + product.code() + " " + name,
-        product.state().tins().stream().filter(ProductState.Tin::there).count() + " still here.",
+        product.state().filling().tins().stream().filter(ProductState.Tin::there).count()
+            + " still here.",
         new Happening.Days(product.bestBefore(), product.bestBefore()),
         Period.ofDays(-Care.SMELLED_FROM_DAYS));
   }
@@ -223,7 +224,7 @@ class Happenings {
     Charged charge = batch.state().charge();
     LocalTime at = house.hours().wakes().plusMinutes(Care.AFTER_WAKING_MINUTES);
     int number = 0;
-    for (Rhythm.Run run : Rhythm.of(charge.method()).runs(charge.chargedOn(), until)) {
+    for (Rhythm.Run run : Rhythm.of(charge.method()).runs(charge.begun().chargedOn(), until)) {
       String which =
           run.everyDays() == 1 && number == 0
               ? "-daily"

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.BottleBook;
@@ -50,6 +51,7 @@ class BottleController {
   private static final int LONGEST_WHAT = 200;
 
   private final Batches batches;
+  private final BatchActs acts;
   private final BottleBook book;
   private final Households households;
   private final Catalogues catalogues;
@@ -58,12 +60,14 @@ class BottleController {
 
   BottleController(
       Batches batches,
+      BatchActs acts,
       BottleBook book,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
       Passes passes) {
     this.batches = batches;
+    this.acts = acts;
     this.book = book;
     this.households = households;
     this.catalogues = catalogues;
@@ -98,7 +102,7 @@ class BottleController {
             throw new Refused("what", "At most " + LONGEST_WHAT + " letters.");
           }
           Written written =
-              batches.append(
+              acts.append(
                   code,
                   new Drawn(normal(letter), ml, Typed.text(form.amount()), what),
                   null,
@@ -124,7 +128,7 @@ class BottleController {
         model,
         response,
         batch -> {
-          Written written = batches.append(code, event(form, letter, batch), null, null, key(form));
+          Written written = acts.append(code, event(form, letter, batch), null, null, key(form));
           String done =
               switch (Typed.text(form.kind())) {
                 case "opened" -> "Opened.";
@@ -153,7 +157,7 @@ class BottleController {
         batch -> {
           BatchEvent event =
               new BottleGone(normal(letter), Typed.named(Ending.class, form.reason(), "reason"));
-          Written written = batches.append(code, event, null, null, key(form));
+          Written written = acts.append(code, event, null, null, key(form));
           flash.addFlashAttribute(
               "notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
           flash.addFlashAttribute("undo", written);
@@ -234,7 +238,6 @@ class BottleController {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("stands", bottle.store());
-    model.addAttribute("places", Store.Place.values());
     model.addAttribute("holds", fmt.number(bottle.sizeMl(), 0) + " ml");
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));

@@ -1,6 +1,7 @@
 package velvetcrock.cellar;
 
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Forms;
 
 /**
  * What was done with a bottle, as typed.
@@ -26,6 +27,6 @@ record BottleForm(
     @Nullable String antioxidant,
     @Nullable String key) {
   static BottleForm empty() {
-    return new BottleForm(null, null, null, null, null, null, null, null, null, null, null, null);
+    return Forms.blank(BottleForm.class);
   }
 }

@@ -3,7 +3,9 @@ package velvetcrock.cellar;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BottleDateMove;
 import velvetcrock.batch.BottleRecord;
@@ -19,12 +21,15 @@ import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.web.CautionsView;
 import velvetcrock.web.Formats;
 import velvetcrock.web.KeepingWords;
 
 /**
  * A bottle's page: until when it is good and why.
  *
+ * @param name which bottle, and of what
+ * @param standing how it stands
  * @param legs where its keeping went and goes, as parts of a bar
  * @param gains what would lengthen it
  * @param moves how its date moved, and why
@@ -32,26 +37,28 @@ import velvetcrock.web.KeepingWords;
  * @param checked how it was when it was last smelled at; may be empty
  */
 record BottleView(
-    String code,
-    String batch,
-    String letter,
-    String herb,
-    String botanical,
-    String left,
+    Name name,
+    Standing standing,
     String until,
     String why,
-    String stored,
-    boolean gone,
-    boolean opened,
-    boolean spoiled,
     BottleDrawing drawing,
     List<LegBar> legs,
     List<String> gains,
     List<String> moves,
     String watch,
     String checked,
-    List<Caution> cautions,
+    CautionsView cautions,
     Reckoning reckoning) {
+
+  /** What can still be done about it at a bottle. */
+  private static final Set<Caution.Stage> AT_A_BOTTLE =
+      EnumSet.of(Caution.Stage.BOTTLING, Caution.Stage.MAKING, Caution.Stage.GIVING);
+
+  /** Which bottle, and of what. */
+  record Name(String code, String batch, String letter, String herb, String botanical) {}
+
+  /** How it stands. */
+  record Standing(String left, String stored, boolean gone, boolean opened, boolean spoiled) {}
 
   /**
    * A leg.
@@ -82,20 +89,22 @@ record BottleView(
     var filled = record.bottle().filled();
     BottleState state = record.bottle();
     return new BottleView(
-        record.code(),
-        record.batch().code(),
-        record.bottle().letter(),
-        CellarView.herbs(record, catalogue),
-        botanical(record, catalogue),
-        fmt.ml(record.bottle().leftMl()) + " of " + fmt.ml(filled.ml()) + " left",
+        new BottleView.Name(
+            record.code(),
+            record.batch().code(),
+            record.bottle().letter(),
+            CellarView.herbs(record, catalogue),
+            botanical(record, catalogue)),
+        new BottleView.Standing(
+            fmt.ml(record.bottle().leftMl()) + " of " + fmt.ml(filled.ml()) + " left",
+            stored(state, fmt),
+            state.goneAt() != null,
+            state.openedAt() != null,
+            state.spoiled()),
         keeping.exact()
             ? fmt.fullDate(early.bestBefore())
             : fmt.fullDate(early.bestBefore()) + " to " + fmt.fullDate(keeping.late().bestBefore()),
         KeepingWords.why(early.decidedBy()),
-        stored(state, fmt),
-        state.goneAt() != null,
-        state.openedAt() != null,
-        state.spoiled(),
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
         early.lengthen().stream()
@@ -105,7 +114,8 @@ record BottleView(
         known.moves().stream().map(m -> moved(m, fmt)).toList(),
         watch(known, fmt),
         checked(state, fmt),
-        cautions.forKeeping(early, charge.use()),
+        CautionsView.of(
+            cautions.forKeeping(early, charge.use()), AT_A_BOTTLE, charge.manner().read()),
         early.reckoning());
   }
 

@@ -321,7 +321,7 @@ record CellarView(
         record.bottle().leftMl(),
         record.bottle().store().glass() == Store.Glass.AMBER,
         seen.isEmpty()
-            ? JarDrawing.mix(carrier, herb.tint(), 0.9)
+            ? JarDrawing.mix(carrier, herb.colours().tint(), 0.9)
             : seen.get(seen.size() - 1).colour().hex(),
         "Bottle of " + fmt.ml(size) + " with " + fmt.ml(record.bottle().leftMl()) + " left");
   }

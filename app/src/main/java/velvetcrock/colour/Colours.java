@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.multipart.MultipartFile;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchRecord;
-import velvetcrock.batch.Batches;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.Coloured;
@@ -20,12 +20,12 @@ import velvetcrock.web.NotFound;
 /** Colours and pictures from what was picked, sent and tapped to entries in the log. */
 @Service
 class Colours {
-  private final Batches batches;
+  private final BatchActs acts;
   private final LookPhotoRepository photos;
   private final Clock clock;
 
-  Colours(Batches batches, LookPhotoRepository photos, Clock clock) {
-    this.batches = batches;
+  Colours(BatchActs acts, LookPhotoRepository photos, Clock clock) {
+    this.acts = acts;
     this.photos = photos;
     this.clock = clock;
   }
@@ -99,6 +99,6 @@ class Colours {
       @Nullable UUID photo,
       @Nullable Instant at,
       String key) {
-    return batches.append(batch.code(), new Coloured(colour, plain, photo), at, null, key);
+    return acts.append(batch.code(), new Coloured(colour, plain, photo), at, null, key);
   }
 }

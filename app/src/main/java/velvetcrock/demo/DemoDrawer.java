@@ -8,11 +8,11 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import velvetcrock.batch.Batches;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.AllWell;
 import velvetcrock.core.batch.Charged;
@@ -50,34 +50,43 @@ import velvetcrock.drawer.Dryings;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.OwnJar;
-import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.Places;
+import velvetcrock.kitchen.Vessels;
 
 /** What lies in the demo cottage's drawer, and the jars that were charged from it. */
 @Component
-class DemoDrawer {
+@Order(3)
+class DemoDrawer implements DemoPart {
   private final Drawer drawer;
   private final Dryings dryings;
-  private final Batches batches;
+  private final BatchActs acts;
   private final Households households;
+  private final Places places;
+  private final Vessels vessels;
   private final Catalogue catalogue;
   private final Clock clock;
 
   DemoDrawer(
       Drawer drawer,
       Dryings dryings,
-      Batches batches,
+      BatchActs acts,
       Households households,
+      Places places,
+      Vessels vessels,
       Catalogue catalogue,
       Clock clock) {
     this.drawer = drawer;
     this.dryings = dryings;
-    this.batches = batches;
+    this.acts = acts;
     this.households = households;
+    this.places = places;
+    this.vessels = vessels;
     this.catalogue = catalogue;
     this.clock = clock;
   }
 
-  void furnish(Household cottage) {
+  @Override
+  public void furnish(Household cottage) {
     LocalDate today = households.today(cottage);
     countJars();
     UUID yarrow = herb("yarrow", 260, Origin.FORAGED, "west cliff", today.minusMonths(4));
@@ -130,7 +139,7 @@ class DemoDrawer {
 
   private void countJars() {
     Map.of("jar-125", 6, "jar-250", 8, "jar-370", 8, "jar-500", 10, "jar-720", 6, "jar-1000", 6)
-        .forEach((jar, count) -> households.countJar(jar, String.valueOf(count)));
+        .forEach((jar, count) -> vessels.count(jar, String.valueOf(count)));
   }
 
   private UUID herb(
@@ -151,16 +160,10 @@ class DemoDrawer {
         Kind.HERB,
         key,
         "",
-        herb.bestPart(),
-        cut,
-        HerbState.DRIED,
-        null,
+        new LotDetails.Plant(herb.bestPart(), cut, HerbState.DRIED, null),
         origin,
         from,
-        gathered,
-        null,
-        null,
-        null,
+        new LotDetails.Dates(gathered, null, null, null),
         null,
         price);
   }
@@ -202,16 +205,10 @@ class DemoDrawer {
         kind,
         thing,
         "",
-        null,
-        null,
-        null,
-        water,
+        new LotDetails.Plant(null, null, null, water),
         origin,
         from,
-        null,
-        bought,
-        opened,
-        bestBefore,
+        new LotDetails.Dates(null, bought, opened, bestBefore),
         abv,
         price);
   }
@@ -296,7 +293,7 @@ class DemoDrawer {
             today.minusDays(5),
             Manner.PLAIN);
     for (int ago = 4; ago >= 1; ago--) {
-      batches.append(code, new AllWell(), noon(cottage, ago), null, key());
+      acts.append(code, new AllWell(), noon(cottage, ago), null, key());
     }
   }
 
@@ -317,8 +314,7 @@ class DemoDrawer {
   /** Fresh violet leaf that loses its water in the crock, weighed as it goes. */
   private void freshInTheCrock(Household cottage, LocalDate today) {
     OwnJar crock =
-        households.measureJar(
-            new Households.JarTyped("The velvet crock", "CROCK", "2400 g", "", "17", "1"));
+        vessels.measure(new Vessels.Typed("The velvet crock", "CROCK", "2400 g", "", "17", "1"));
     Jar vessel = crock.jar();
     String code =
         charge(
@@ -336,7 +332,7 @@ class DemoDrawer {
     Instant begun = noon(cottage, 1);
     Instant on = begun.plus(Duration.ofMinutes(5));
     if (on.isBefore(clock.instant())) {
-      batches.append(
+      acts.append(
           code,
           new PutOnHeat(
               new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
@@ -345,7 +341,7 @@ class DemoDrawer {
           on,
           null,
           key());
-      batches.append(
+      acts.append(
           code,
           new FeltByHand(Assumed.HandTest.TOO_HOT_TO_HOLD),
           begun.plus(Duration.ofHours(5)),
@@ -358,7 +354,7 @@ class DemoDrawer {
         .filter(e -> e.getKey().isBefore(clock.instant()))
         .forEach(
             e ->
-                batches.append(
+                acts.append(
                     code,
                     new PotWeighed(e.getValue(), e.getValue() + " g"),
                     e.getKey(),
@@ -389,23 +385,17 @@ class DemoDrawer {
       String placeName,
       LocalDate on,
       Manner manner) {
-    Map<String, Place> places =
-        households.places().stream().collect(Collectors.toMap(Place::name, p -> p));
-    return batches
-        .charge(
+    return acts.charge(
             new Charged(
                 method,
                 herbs,
                 oils,
-                Range.exactly(oilMl),
-                Math.round(oilMl) + " ml",
+                new Charged.Oil(Range.exactly(oilMl), Math.round(oilMl) + " ml"),
                 vessel,
                 ChargeOrder.USUAL_COVER_MM,
                 Use.SKIN,
-                places.get(placeName).stand(),
-                on,
-                0,
-                false,
+                places.one(placeName).stand(),
+                new Charged.Begun(on, 0, false),
                 true,
                 manner),
             key())

@@ -4,34 +4,37 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.outlook.School;
+import velvetcrock.kitchen.HomeHours;
 import velvetcrock.kitchen.Household;
-import velvetcrock.kitchen.Households;
 import velvetcrock.plans.Plans;
 
 /** The demo household's plans: gifts on the way, two of which want the same plate at once. */
 @Component
+@Order(5)
 @ConditionalOnProperty("velvetcrock.demo")
-class DemoPlans {
+class DemoPlans implements DemoPart {
   private static final int SOON_DAYS = 9;
   private static final int GIFTS_DAYS = 40;
 
   private final Plans plans;
-  private final Households households;
+  private final HomeHours homeHours;
   private final Clock clock;
 
-  DemoPlans(Plans plans, Households households, Clock clock) {
+  DemoPlans(Plans plans, HomeHours homeHours, Clock clock) {
     this.plans = plans;
-    this.households = households;
+    this.homeHours = homeHours;
     this.clock = clock;
   }
 
-  void decide(Household cottage) {
-    households.keepHours(
-        new Households.HoursTyped(
+  @Override
+  public void furnish(Household cottage) {
+    homeHours.keep(
+        new HomeHours.Typed(
             "06:30",
             "22:00",
             List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY"),
@@ -43,7 +46,7 @@ class DemoPlans {
     tins(12, Firmness.SALVE, "heather", "sunflower-high-oleic", gifts, Method.COLD, "ferry crew");
     tins(6, Firmness.FIRM_BALM, "rosehip-shell", "jojoba", gifts, Method.SOLAR, "wool spinners");
     tins(8, Firmness.SOFT_SALVE, "yarrow", "rapeseed", soon, Method.WARM, "weather station");
-    tins(4, Firmness.SALVE, "elderflower", "rapeseed", soon, Method.SIMMER, "harbour");
+    tins(4, Firmness.SALVE, "scots-pine-bud", "rapeseed", soon, Method.SIMMER, "harbour");
     tins(5, Firmness.SALVE, "meadowsweet", "rapeseed", soon, Method.CROCK, "post boat");
   }
 

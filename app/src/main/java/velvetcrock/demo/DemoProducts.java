@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
@@ -37,8 +38,9 @@ import velvetcrock.products.Recipes;
  * The demo household's pots: one of every state, given to ferry crew, weather station and spinners.
  */
 @Component
+@Order(6)
 @ConditionalOnProperty("velvetcrock.demo")
-class DemoProducts {
+class DemoProducts implements DemoPart {
   private static final String FERRY = "the ferry crew";
   private static final String SPINNERS = "the wool spinners";
   private static final String STATION = "the weather station";
@@ -65,7 +67,8 @@ class DemoProducts {
     this.clock = clock;
   }
 
-  void fill(Household cottage) {
+  @Override
+  public void furnish(Household cottage) {
     String bath = begin(130, plan(ProductKind.BATH_OIL, "", 0), List.of(oil("heather", "A", 70)));
     say(bath, 130, poured(group("A", "bottles", 65, 1, Where.BODY)));
     say(bath, 30, new TinWent("A1", TinFate.USED_UP, "", ""));

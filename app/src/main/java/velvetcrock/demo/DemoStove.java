@@ -10,7 +10,9 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
@@ -52,37 +54,41 @@ import velvetcrock.core.materia.Method;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Household;
-import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 
 /**
  * Puts pots on the demo's stove: one in its band, one that overshot, and what was learned before.
  */
 @Component
-class DemoStove {
+@Order(4)
+class DemoStove implements DemoPart {
   private static final double NOISE_C = 0.2;
   private static final double ROOM_C = 19;
   private static final int LEARNED_DAYS_AGO = 9;
   private static final int LEARNED_HOURS = 10;
 
   private final Batches batches;
+  private final BatchActs acts;
   private final BatchReadings readings;
   private final Appliances appliances;
-  private final Households households;
+  private final Places places;
   private final Catalogue catalogue;
   private final Clock clock;
   private final Random noise = new Random(7);
 
   DemoStove(
       Batches batches,
+      BatchActs acts,
       BatchReadings readings,
       Appliances appliances,
-      Households households,
+      Places places,
       Catalogue catalogue,
       Clock clock) {
     this.batches = batches;
+    this.acts = acts;
     this.readings = readings;
     this.appliances = appliances;
-    this.households = households;
+    this.places = places;
     this.catalogue = catalogue;
     this.clock = clock;
   }
@@ -90,7 +96,8 @@ class DemoStove {
   /** The knob is turned after so many minutes. */
   private record Turn(int minute, String setting) {}
 
-  void furnish(Household cottage) {
+  @Override
+  public void furnish(Household cottage) {
     Appliances.Owned crock = appliances.add("The velvet crock", Appliance.SLOW_COOKER);
     Appliances.Owned plate = appliances.add("Electric plate", Appliance.ELECTRIC_PLATE);
     learned(cottage, crock);
@@ -106,7 +113,7 @@ class DemoStove {
     putOn(code, plate, "1", bath, on);
     int minutes = (int) Duration.between(on, now).toMinutes();
     watch(code, Appliance.ELECTRIC_PLATE, List.of(new Turn(0, "1")), on, minutes);
-    batches.append(code, new BathToppedUp(), now.minus(Duration.ofMinutes(6)), null, key());
+    acts.append(code, new BathToppedUp(), now.minus(Duration.ofMinutes(6)), null, key());
   }
 
   /** Somebody set the crock to high, went to the pier, and came back to oil at 98 °C. */
@@ -124,7 +131,7 @@ class DemoStove {
           .skip(1)
           .forEach(
               t ->
-                  batches.append(
+                  acts.append(
                       code,
                       new KnobTurned(new Knob(t.setting(), null, null)),
                       on.plus(Duration.ofMinutes(t.minute())),
@@ -143,7 +150,7 @@ class DemoStove {
           .filter(hot -> hot.answer() == null && hot.to() != null)
           .forEach(
               hot ->
-                  batches.append(
+                  acts.append(
                       batch.code(),
                       new HeatAnswered(hot.from(), HeatAnswer.SWITCHED_OFF),
                       hot.to(),
@@ -159,13 +166,13 @@ class DemoStove {
     putOn(code, crock, "warm", null, on);
     watch(code, Appliance.SLOW_COOKER, List.of(new Turn(0, "warm")), on, LEARNED_HOURS * 60);
     Instant off = on.plus(Duration.ofHours(LEARNED_HOURS));
-    batches.append(code, new TakenOffHeat(), off, null, key());
+    acts.append(code, new TakenOffHeat(), off, null, key());
     BatchReckoning reckoning = new BatchReckoning(catalogue, batches.find(code).state());
     Range predicted = reckoning.yield(Expression.SQUEEZE).rangeMl();
     Instant strained = off.plus(Duration.ofMinutes(40));
-    batches.append(
+    acts.append(
         code, new Strained(195, "195 ml", Expression.SQUEEZE, predicted), strained, null, key());
-    batches.append(
+    acts.append(
         code,
         new Bottled(
             List.of(
@@ -195,7 +202,7 @@ class DemoStove {
 
   private void putOn(
       String code, Appliances.Owned known, String setting, @Nullable Bath bath, Instant at) {
-    batches.append(
+    acts.append(
         code,
         new PutOnHeat(
             new Heater(known.id().toString(), known.name(), known.kind()),
@@ -245,8 +252,7 @@ class DemoStove {
     double oilMl =
         Math.floor(Math.min(most, new Charger(catalogue).defaultOilPerHerb(order) * grams));
     LocalDate on = at.atZone(cottage.zone()).toLocalDate().minusDays(1);
-    return batches
-        .charge(
+    return acts.charge(
             new Charged(
                 method,
                 List.of(
@@ -259,15 +265,12 @@ class DemoStove {
                         Herb.WATER_DRIED,
                         Math.round(grams) + " g")),
                 List.of(new OilIn(carrier, 1, on.plusMonths(13), on.minusDays(20), null)),
-                Range.exactly(oilMl),
-                Math.round(oilMl) + " ml",
+                new Charged.Oil(Range.exactly(oilMl), Math.round(oilMl) + " ml"),
                 JarIn.of(jar),
                 ChargeOrder.USUAL_COVER_MM,
                 Use.SKIN,
-                households.place("Stove").stand(),
-                on,
-                0,
-                false,
+                places.one("Stove").stand(),
+                new Charged.Begun(on, 0, false),
                 true,
                 Manner.PLAIN),
             key())

@@ -10,7 +10,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchEvent;
@@ -36,14 +38,17 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.Places;
 import velvetcrock.trial.Differs;
 import velvetcrock.trial.Trials;
 import velvetcrock.trial.Trials.Found;
 
 /** The demo household's trial: the same herb whole, cut and ground. */
 @Component
+@Order(2)
 @ConditionalOnProperty("velvetcrock.demo")
-class DemoTrial {
+class DemoTrial implements DemoPart {
+  private static final String DARK = "Dark cupboard";
   private static final String HERB = "st-johns-wort";
   private static final String OIL = "sunflower-high-oleic";
   private static final int CHARGED_DAYS_AGO = 47;
@@ -53,13 +58,23 @@ class DemoTrial {
   private static final double BOTTLE_ML = 160;
 
   private final Batches batches;
+  private final BatchActs acts;
   private final Trials trials;
+  private final Places places;
   private final Catalogue catalogue;
   private final Clock clock;
 
-  DemoTrial(Batches batches, Trials trials, Catalogue catalogue, Clock clock) {
+  DemoTrial(
+      Batches batches,
+      BatchActs acts,
+      Trials trials,
+      Places places,
+      Catalogue catalogue,
+      Clock clock) {
     this.batches = batches;
+    this.acts = acts;
     this.trials = trials;
+    this.places = places;
     this.catalogue = catalogue;
     this.clock = clock;
   }
@@ -73,7 +88,15 @@ class DemoTrial {
           new Course(Cut.CUT, Map.of(40, "#c7772c", 26, "#a8451f", 7, "#9a351b"), 150),
           new Course(Cut.GROUND, Map.of(40, "#ab471f", 26, "#93301a", 7, "#8f2d19"), 138));
 
-  void run(Household cottage, Place place) {
+  @Override
+  public void furnish(Household cottage) {
+    places.all().stream()
+        .filter(p -> p.name().equals(DARK))
+        .findFirst()
+        .ifPresent(p -> run(cottage, p));
+  }
+
+  private void run(Household cottage, Place place) {
     LocalDate today = LocalDate.ofInstant(clock.instant(), cottage.zone());
     UUID id = UUID.randomUUID();
     List<Trials.Charged> jars = new ArrayList<>();
@@ -144,23 +167,20 @@ class DemoTrial {
                     Herb.WATER_DRIED,
                     "20 g")),
             List.of(new OilIn(OIL, 1, on.plusMonths(16), on, null)),
-            Range.exactly(OIL_ML),
-            "",
+            new Charged.Oil(Range.exactly(OIL_ML), ""),
             new JarIn(jar.name(), jar.brimMl(), jar.innerDiameterMm()),
             12,
             Use.SKIN,
             place.stand(),
-            on,
-            0,
-            false,
+            new Charged.Begun(on, 0, false),
             true,
             new Manner(false, null, null, List.of(), new InTrial(trial, words, null)));
-    return batches.charge(charged, UUID.randomUUID().toString()).code();
+    return acts.charge(charged, UUID.randomUUID().toString()).code();
   }
 
   private void say(Household cottage, String code, int daysAgo, BatchEvent event) {
     LocalDate day = LocalDate.ofInstant(clock.instant(), cottage.zone()).minusDays(daysAgo);
     Instant at = day.atTime(LocalTime.of(9, 0)).atZone(cottage.zone()).toInstant();
-    batches.append(code, event, at, null, UUID.randomUUID().toString());
+    acts.append(code, event, at, null, UUID.randomUUID().toString());
   }
 }

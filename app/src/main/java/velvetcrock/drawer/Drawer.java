@@ -150,7 +150,7 @@ public class Drawer {
         .filter(l -> l.lot().standing())
         .filter(l -> l.lot().details().kind() == kind)
         .filter(l -> l.lot().details().thing().equals(thing))
-        .filter(l -> l.lot().details().state() == state)
+        .filter(l -> l.lot().details().plant().state() == state)
         .or(
             () ->
                 lots.standing(kind, thing, state, 0, Limit.of(1)).stream()

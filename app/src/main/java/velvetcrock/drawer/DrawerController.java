@@ -32,10 +32,7 @@ import velvetcrock.core.drawer.LotOpened;
 import velvetcrock.core.drawer.LotPicked;
 import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
-import velvetcrock.core.materia.HerbState;
-import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -85,7 +82,7 @@ class DrawerController {
       @Nullable String reason,
       @Nullable String key) {
     static ChangeForm empty() {
-      return new ChangeForm(null, null, null, null, null);
+      return Forms.blank(ChangeForm.class);
     }
   }
 
@@ -137,7 +134,7 @@ class DrawerController {
         () -> {
           LotDetails details = form.details(catalogues.current(), households.today(house));
           boolean picked =
-              details.origin() == LotDetails.Origin.GROWN && details.harvestedOn() == null;
+              details.origin() == LotDetails.Origin.GROWN && details.dates().harvestedOn() == null;
           double amount =
               picked && Typed.text(form.amount()).isEmpty()
                   ? 0
@@ -258,8 +255,18 @@ class DrawerController {
 
   private static LotForm amount(String text) {
     return new LotForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        text, null, null);
+        null,
+        null,
+        null,
+        new LotForm.Plant(null, null, null, null),
+        null,
+        null,
+        new LotForm.Days(null, null, null, null),
+        null,
+        null,
+        text,
+        null,
+        null);
   }
 
   private String lotPage(UUID id, ChangeForm form, FieldErrors errors, Model model) {
@@ -268,7 +275,6 @@ class DrawerController {
         "view", LotView.of(drawer.lot(id), drawer.log(id), catalogues.current(), cautions, fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("reasons", LotEnding.values());
     model.addAttribute("key", UUID.randomUUID().toString());
     return "drawer/lot";
   }
@@ -280,14 +286,10 @@ class DrawerController {
     model.addAttribute("errors", errors);
     model.addAttribute("id", id);
     model.addAttribute("kind", kind);
-    model.addAttribute("kinds", Kind.values());
     model.addAttribute(
         "herbs", catalogue.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute("carriers", catalogue.carriers());
     model.addAttribute("waxes", catalogue.waxes());
-    model.addAttribute("parts", Part.values());
-    model.addAttribute("cuts", Cut.values());
-    model.addAttribute("states", HerbState.values());
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "drawer/lot-form";

@@ -40,6 +40,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
@@ -67,16 +68,18 @@ class DryingController {
       @Nullable String way,
       @Nullable String amount,
       @Nullable String water,
-      @Nullable String origin,
-      @Nullable String from,
+      @Flat Source source,
       @Nullable String begunOn,
       @Nullable String what,
       @Nullable String snap,
       @Nullable String happened,
       @Nullable String key) {
+
+    /** Where it comes from. */
+    record Source(@Nullable String origin, @Nullable String from) {}
+
     static DryingForm empty() {
-      return new DryingForm(
-          null, null, null, null, null, null, null, null, null, null, null, null, null);
+      return Forms.blank(DryingForm.class);
     }
   }
 
@@ -180,7 +183,8 @@ class DryingController {
     Double massG = problems.attempt("amount", () -> grams(Typed.text(form.amount()), house));
     Double water = problems.attempt("water", () -> percent(form.water()));
     Origin origin =
-        problems.attempt("origin", () -> Typed.named(Origin.class, form.origin(), "origin"));
+        problems.attempt(
+            "origin", () -> Typed.named(Origin.class, form.source().origin(), "origin"));
     problems.refuseIfAny();
     Herb of = Objects.requireNonNull(herb);
     Part part =
@@ -197,7 +201,7 @@ class DryingController {
         Typed.text(form.amount()),
         water == null ? of.waterFresh() : water,
         origin,
-        Typed.text(form.from()));
+        Typed.text(form.source().from()));
   }
 
   private @Nullable Instant begunAt(DryingForm form, Household house) {
@@ -272,9 +276,6 @@ class DryingController {
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
-    model.addAttribute("parts", Part.values());
-    model.addAttribute("cuts", Cut.values());
-    model.addAttribute("ways", Way.values());
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "drawer/drying-new";

@@ -27,63 +27,86 @@ import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.web.Dates;
+import velvetcrock.web.Flat;
 import velvetcrock.web.Typed;
 
 /**
  * A lot as it was typed.
  *
+ * @param plant what belongs to a herb
+ * @param dates the days of its life
+ * @param price what was paid, {@code free}, or empty
  * @param amount how much, by weight or volume
  * @param other the same by the other measure, to check the first; may be empty
- * @param price what was paid, {@code free}, or empty
  * @param key names this putting, so that a second tap makes no second lot
  */
 record LotForm(
     @Nullable String kind,
     @Nullable String thing,
     @Nullable String name,
-    @Nullable String part,
-    @Nullable String cut,
-    @Nullable String state,
-    @Nullable String water,
+    @Flat Plant plant,
     @Nullable String origin,
     @Nullable String from,
-    @Nullable String harvestedOn,
-    @Nullable String boughtOn,
-    @Nullable String openedOn,
-    @Nullable String bestBefore,
+    @Flat Days dates,
     @Nullable String abv,
     @Nullable String price,
     @Nullable String amount,
     @Nullable String other,
     @Nullable String key) {
 
+  /** What belongs to a herb. */
+  record Plant(
+      @Nullable String part,
+      @Nullable String cut,
+      @Nullable String state,
+      @Nullable String water) {}
+
+  /** The days of its life. */
+  record Days(
+      @Nullable String harvestedOn,
+      @Nullable String boughtOn,
+      @Nullable String openedOn,
+      @Nullable String bestBefore) {}
+
   private static final double PERCENT = 100;
 
   static LotForm empty(String kind, @Nullable String thing) {
     return new LotForm(
-        kind, thing, null, null, "CUT", "DRIED", null, null, null, null, null, null, null, null,
-        null, null, null, null);
+        kind,
+        thing,
+        null,
+        new LotForm.Plant(null, "CUT", "DRIED", null),
+        null,
+        null,
+        new LotForm.Days(null, null, null, null),
+        null,
+        null,
+        null,
+        null,
+        null);
   }
 
   /** What is known of a lot, to be said anew. */
   static LotForm of(Lot lot) {
     LotDetails d = lot.details();
-    Double water = d.waterFraction();
+    Double water = d.plant().waterFraction();
     Long price = d.priceMinor();
     return new LotForm(
         d.kind().name(),
         d.thing(),
         d.name(),
-        name(d.part()),
-        name(d.cut()),
-        name(d.state()),
-        water == null ? "" : plain(water * PERCENT),
+        new LotForm.Plant(
+            name(d.plant().part()),
+            name(d.plant().cut()),
+            name(d.plant().state()),
+            water == null ? "" : plain(water * PERCENT)),
         d.origin().name(),
         d.from(),
-        day(d.harvestedOn()),
-        day(d.boughtOn()),
-        day(d.openedOn()),
-        day(d.bestBefore()),
+        new LotForm.Days(
+            day(d.dates().harvestedOn()),
+            day(d.dates().boughtOn()),
+            day(d.dates().openedOn()),
+            day(d.dates().bestBefore())),
         d.abvPercent() == null ? "" : plain(d.abvPercent()),
         price == null ? "" : price == 0 ? "free" : plain(price / PERCENT),
         null,
@@ -125,33 +148,31 @@ record LotForm(
     String key = is == Kind.SPIRIT ? "" : Typed.text(thing);
     problems.attempt("thing", () -> known(is, key, catalogue));
     Part ofPart = herb ? problems.attempt("part", () -> part(catalogue, key)) : null;
-    Cut ofCut = herb ? problems.attempt("cut", () -> Typed.named(Cut.class, cut, "cut")) : null;
+    Cut ofCut =
+        herb ? problems.attempt("cut", () -> Typed.named(Cut.class, plant.cut(), "cut")) : null;
     HerbState inState =
-        herb ? problems.attempt("state", () -> Typed.named(HerbState.class, state, "state")) : null;
+        herb
+            ? problems.attempt("state", () -> Typed.named(HerbState.class, plant.state(), "state"))
+            : null;
     Origin by = problems.attempt("origin", () -> origin(herb));
-    Double waterPercent = problems.attempt("water", () -> number(water, "% of water"));
+    Double waterPercent = problems.attempt("water", () -> number(plant.water(), "% of water"));
     Double strength =
         is == Kind.SPIRIT ? problems.attempt("abv", () -> number(abv, "% vol")) : null;
-    LocalDate harvested = past(problems, "harvestedOn", harvestedOn, today);
-    LocalDate bought = past(problems, "boughtOn", boughtOn, today);
-    LocalDate opened = past(problems, "openedOn", openedOn, today);
-    LocalDate until = problems.attempt("bestBefore", () -> Dates.read(bestBefore));
+    LocalDate harvested = past(problems, "harvestedOn", dates.harvestedOn(), today);
+    LocalDate bought = past(problems, "boughtOn", dates.boughtOn(), today);
+    LocalDate opened = past(problems, "openedOn", dates.openedOn(), today);
+    LocalDate until = problems.attempt("bestBefore", () -> Dates.read(dates.bestBefore()));
     Long minor = problems.attempt("price", this::priceMinor);
     problems.refuseIfAny();
     return new LotDetails(
         is,
         key,
         Typed.text(name),
-        ofPart,
-        ofCut,
-        inState,
-        waterPercent == null || !herb ? null : waterPercent / PERCENT,
+        new LotDetails.Plant(
+            ofPart, ofCut, inState, waterPercent == null || !herb ? null : waterPercent / PERCENT),
         by,
         Typed.text(from),
-        herb ? harvested : null,
-        bought,
-        herb ? null : opened,
-        until,
+        new LotDetails.Dates(herb ? harvested : null, bought, herb ? null : opened, until),
         strength,
         minor);
   }
@@ -173,9 +194,9 @@ record LotForm(
     return switch (details.kind()) {
       case HERB -> {
         Herb herb = catalogue.herb(details.thing());
-        Part of = Objects.requireNonNull(details.part());
-        Cut in = Objects.requireNonNull(details.cut());
-        HerbState as = Objects.requireNonNull(details.state());
+        Part of = Objects.requireNonNull(details.plant().part());
+        Cut in = Objects.requireNonNull(details.plant().cut());
+        HerbState as = Objects.requireNonNull(details.plant().state());
         yield Amounts.herbMassG(typed, kitchen, herb, of, in, as, catalogue).middle();
       }
       case WAX -> {
@@ -212,7 +233,7 @@ record LotForm(
   private Part part(Catalogue catalogue, String key) {
     Herb herb = catalogue.herb(key);
     return herb.parts().stream()
-        .filter(p -> p.name().equalsIgnoreCase(Typed.text(part)))
+        .filter(p -> p.name().equalsIgnoreCase(Typed.text(plant.part())))
         .findFirst()
         .orElse(herb.bestPart());
   }

@@ -66,7 +66,7 @@ class LotRow {
   void become(Lot lot, Kept keeping, Catalogue catalogue) {
     kind = lot.details().kind();
     thingKey = lot.details().thing();
-    herbState = lot.details().state();
+    herbState = lot.details().plant().state();
     standing = lot.standing();
     amount = lot.amount();
     most = lot.most();

@@ -15,6 +15,7 @@ import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.drawer.LotEvent;
+import velvetcrock.core.drawer.LotFacts;
 import velvetcrock.core.log.Event;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.ledger.Ledger;
@@ -24,8 +25,7 @@ import velvetcrock.web.Formats;
  * A lot's page.
  *
  * @param percent how full it is against its fullest, in hundredths
- * @param picks whether pickings can be added
- * @param opens whether it can still be opened
+ * @param offers what can be done with it
  */
 record LotView(
     UUID id,
@@ -38,10 +38,16 @@ record LotView(
     List<Fact> facts,
     List<Caution> worries,
     List<Line> log,
-    boolean standing,
-    boolean picks,
-    boolean opens,
+    Offers offers,
     String front) {
+
+  /**
+   * What can be done with it.
+   *
+   * @param picks whether pickings can be added
+   * @param opens whether it can still be opened
+   */
+  record Offers(boolean standing, boolean picks, boolean opens) {}
 
   /** A code on a lid: signs in turn letter and digit. */
   private static final Pattern BATCH = Pattern.compile("[A-Z][0-9][A-Z](?:[0-9][A-Z])*");
@@ -80,11 +86,12 @@ record LotView(
         (int) Math.round(lot.most() == 0 ? 0 : 100 * lot.amount() / lot.most()),
         details.kind().unit(),
         facts(lot, words, catalogue, fmt),
-        cautions.of(lot.worries(catalogue, fmt.today())),
+        cautions.of(LotFacts.of(List.of(lot), catalogue, fmt.today())),
         newestFirst(log).map(l -> line(l, lot, words, fmt)).toList(),
-        lot.standing(),
-        lot.standing() && details.origin() != Origin.BOUGHT,
-        lot.standing() && details.kind() == Kind.CARRIER && details.openedOn() == null,
+        new LotView.Offers(
+            lot.standing(),
+            lot.standing() && details.origin() != Origin.BOUGHT,
+            lot.standing() && details.kind() == Kind.CARRIER && details.dates().openedOn() == null),
         "/drawer/of/" + details.kind() + "/" + key);
   }
 
@@ -103,11 +110,13 @@ record LotView(
           new Fact(
               "Water",
               fmt.percent(lot.waterFraction(catalogue))
-                  + (d.waterFraction() == null ? ", as usual" : ", its own")));
+                  + (d.plant().waterFraction() == null ? ", as usual" : ", its own")));
     }
-    Optional.ofNullable(d.boughtOn()).ifPresent(on -> facts.add(new Fact("Bought", fmt.date(on))));
-    Optional.ofNullable(d.openedOn()).ifPresent(on -> facts.add(new Fact("Opened", fmt.date(on))));
-    Optional.ofNullable(d.bestBefore())
+    Optional.ofNullable(d.dates().boughtOn())
+        .ifPresent(on -> facts.add(new Fact("Bought", fmt.date(on))));
+    Optional.ofNullable(d.dates().openedOn())
+        .ifPresent(on -> facts.add(new Fact("Opened", fmt.date(on))));
+    Optional.ofNullable(d.dates().bestBefore())
         .ifPresent(on -> facts.add(new Fact("Best before, printed", fmt.date(on))));
     if (d.priceMinor() != null) {
       facts.add(new Fact("Paid", price(d.priceMinor(), lot.most(), d.kind(), fmt)));

@@ -13,7 +13,6 @@ import velvetcrock.core.drawer.LotDescribed;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotEnded;
-import velvetcrock.core.drawer.LotEnding;
 import velvetcrock.core.drawer.LotEvent;
 import velvetcrock.core.drawer.LotGivenBack;
 import velvetcrock.core.drawer.LotOpened;
@@ -22,6 +21,7 @@ import velvetcrock.core.drawer.LotStruck;
 import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.ledger.Told;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /** Says a lot in the craft's words. */
@@ -76,8 +76,8 @@ public final class LotWords {
           case BOUGHT -> "bought";
         };
     Optional<LocalDate> since =
-        details.origin() == LotDetails.Origin.BOUGHT && details.boughtOn() != null
-            ? Optional.of(details.boughtOn())
+        details.origin() == LotDetails.Origin.BOUGHT && details.dates().boughtOn() != null
+            ? Optional.of(details.dates().boughtOn())
             : lot.since();
     String when = since.map(d -> how + " " + fmt.date(d)).orElse(how);
     return details.from().isEmpty() ? when : when + ", " + details.from();
@@ -86,9 +86,15 @@ public final class LotWords {
   /** A herb's part, cut and state; empty for anything else. */
   public String state(Lot lot) {
     LotDetails details = lot.details();
-    return details.part() == null || details.cut() == null || details.state() == null
+    return details.plant().part() == null
+            || details.plant().cut() == null
+            || details.plant().state() == null
         ? ""
-        : (details.state().name() + " " + details.part().name() + ", " + details.cut().name())
+        : (details.plant().state().name()
+                + " "
+                + details.plant().part().name()
+                + ", "
+                + details.plant().cut().name())
             .toLowerCase(Locale.ROOT);
   }
 
@@ -166,21 +172,12 @@ public final class LotWords {
 
     @Override
     public Told lotEnded(LotEnded event) {
-      return new Told(reason(event.reason()));
+      return new Told(EnumWords.capital(EnumWords.of(event.reason())));
     }
 
     @Override
     public Told lotStruck(LotStruck event) {
       return new Told("Taken back");
     }
-  }
-
-  static String reason(LotEnding reason) {
-    return switch (reason) {
-      case USED_UP -> "Used up";
-      case GIVEN_AWAY -> "Given away";
-      case SPOILED -> "Stale or spoiled";
-      case LOST -> "Spilled or lost";
-    };
   }
 }

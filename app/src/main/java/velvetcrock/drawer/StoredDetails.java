@@ -1,5 +1,6 @@
 package velvetcrock.drawer;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.drawer.LotDetails;
@@ -15,33 +16,41 @@ final class StoredDetails {
       LotDetails.@Nullable Kind kind,
       String thing,
       String name,
-      @Nullable Part part,
-      @Nullable Cut cut,
-      @Nullable HerbState state,
-      @Nullable Double waterFraction,
+      @JsonUnwrapped PlantData plant,
       LotDetails.@Nullable Origin origin,
       String from,
-      @Nullable LocalDate harvestedOn,
-      @Nullable LocalDate boughtOn,
-      @Nullable LocalDate openedOn,
-      @Nullable LocalDate bestBefore,
+      @JsonUnwrapped DatesData dates,
       @Nullable Double abvPercent,
       @Nullable Long priceMinor) {
+
+    /** What belongs to a herb; all null for anything else. */
+    record PlantData(
+        @Nullable Part part,
+        @Nullable Cut cut,
+        @Nullable HerbState state,
+        @Nullable Double waterFraction) {}
+
+    /** The days of its life. */
+    record DatesData(
+        @Nullable LocalDate harvestedOn,
+        @Nullable LocalDate boughtOn,
+        @Nullable LocalDate openedOn,
+        @Nullable LocalDate bestBefore) {}
+
     static LotDetailsData of(LotDetails v) {
       return new LotDetailsData(
           v.kind(),
           v.thing(),
           v.name(),
-          v.part(),
-          v.cut(),
-          v.state(),
-          v.waterFraction(),
+          new LotDetailsData.PlantData(
+              v.plant().part(), v.plant().cut(), v.plant().state(), v.plant().waterFraction()),
           v.origin(),
           v.from(),
-          v.harvestedOn(),
-          v.boughtOn(),
-          v.openedOn(),
-          v.bestBefore(),
+          new LotDetailsData.DatesData(
+              v.dates().harvestedOn(),
+              v.dates().boughtOn(),
+              v.dates().openedOn(),
+              v.dates().bestBefore()),
           v.abvPercent(),
           v.priceMinor());
     }
@@ -51,16 +60,11 @@ final class StoredDetails {
           kind,
           thing,
           name,
-          part,
-          cut,
-          state,
-          waterFraction,
+          new LotDetails.Plant(plant.part(), plant.cut(), plant.state(), plant.waterFraction()),
           origin,
           from,
-          harvestedOn,
-          boughtOn,
-          openedOn,
-          bestBefore,
+          new LotDetails.Dates(
+              dates.harvestedOn(), dates.boughtOn(), dates.openedOn(), dates.bestBefore()),
           abvPercent,
           priceMinor);
     }

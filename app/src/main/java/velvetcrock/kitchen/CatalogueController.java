@@ -15,7 +15,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Figures;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
-import velvetcrock.core.materia.Part;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 
@@ -92,7 +91,6 @@ class CatalogueController {
             .map(kind -> new Kind(kind, kind.shipped(catalogues.shipped())))
             .toList());
     model.addAttribute("own", catalogues.own().stream().map(Own::of).toList());
-    model.addAttribute("parts", Part.values());
     return "kitchen/catalogue";
   }
 }

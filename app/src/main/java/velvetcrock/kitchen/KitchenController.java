@@ -13,9 +13,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
@@ -23,39 +23,61 @@ import velvetcrock.web.Typed;
 @Controller
 class KitchenController {
   private final Households households;
+  private final HomeHours homeHours;
+  private final Places places;
   private final Vessels vessels;
   private final Appliances appliances;
 
-  KitchenController(Households households, Vessels vessels, Appliances appliances) {
+  KitchenController(
+      Households households,
+      HomeHours homeHours,
+      Places places,
+      Vessels vessels,
+      Appliances appliances) {
     this.households = households;
+    this.homeHours = homeHours;
+    this.places = places;
     this.vessels = vessels;
     this.appliances = appliances;
   }
 
   /** Whatever is typed on the kitchen's page. */
   record KitchenForm(
-      @Nullable String household,
-      @Nullable String zone,
-      @Nullable String kitchen,
-      @Nullable String placeName,
-      @Nullable String light,
-      @Nullable String celsius,
-      @Nullable String jarName,
-      @Nullable String shape,
-      @Nullable String water,
-      @Nullable String height,
-      @Nullable String width,
+      @Flat House house,
+      @Flat NewPlace place,
+      @Flat NewVessel vessel,
       @Nullable String jar,
       @Nullable String count,
-      @Nullable String applianceName,
-      @Nullable String applianceKind,
+      @Flat NewHeat heat,
       @Nullable String appliance,
       @Nullable String holds,
-      @Nullable String wakes,
-      @Nullable String sleeps,
-      @Nullable List<String> awayDays,
-      @Nullable String awayFrom,
-      @Nullable String awayUntil) {}
+      @Flat Hours hours) {
+
+    /** The household itself. */
+    record House(@Nullable String household, @Nullable String zone, @Nullable String kitchen) {}
+
+    /** A place to be added. */
+    record NewPlace(@Nullable String placeName, @Nullable String light, @Nullable String celsius) {}
+
+    /** A vessel to be added. */
+    record NewVessel(
+        @Nullable String jarName,
+        @Nullable String shape,
+        @Nullable String water,
+        @Nullable String height,
+        @Nullable String width) {}
+
+    /** An appliance to be added. */
+    record NewHeat(@Nullable String applianceName, @Nullable String applianceKind) {}
+
+    /** When somebody is up and at home. */
+    record Hours(
+        @Nullable String wakes,
+        @Nullable String sleeps,
+        @Nullable List<String> awayDays,
+        @Nullable String awayFrom,
+        @Nullable String awayUntil) {}
+  }
 
   @GetMapping("/kitchen")
   String kitchen(Model model) {
@@ -68,7 +90,9 @@ class KitchenController {
     return saved(
         () ->
             households.settle(
-                Typed.text(form.household()), Typed.text(form.zone()), Typed.text(form.kitchen())),
+                Typed.text(form.house().household()),
+                Typed.text(form.house().zone()),
+                Typed.text(form.house().kitchen())),
         "Saved.",
         form,
         model,
@@ -81,8 +105,10 @@ class KitchenController {
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
         () ->
-            households.addPlace(
-                Typed.text(form.placeName()), light(form.light()), celsius(form.celsius())),
+            places.add(
+                Typed.text(form.place().placeName()),
+                light(form.place().light()),
+                celsius(form.place().celsius())),
         "A new plank is up.",
         form,
         model,
@@ -95,13 +121,13 @@ class KitchenController {
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
         () ->
-            households.measureJar(
-                new Households.JarTyped(
-                    Typed.text(form.jarName()),
-                    Typed.text(form.shape()),
-                    Typed.text(form.water()),
-                    Typed.text(form.height()),
-                    Typed.text(form.width()),
+            vessels.measure(
+                new Vessels.Typed(
+                    Typed.text(form.vessel().jarName()),
+                    Typed.text(form.vessel().shape()),
+                    Typed.text(form.vessel().water()),
+                    Typed.text(form.vessel().height()),
+                    Typed.text(form.vessel().width()),
                     Typed.text(form.count()))),
         "Measured. The bench knows this jar now.",
         form,
@@ -114,7 +140,7 @@ class KitchenController {
   String countJar(
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> households.countJar(Typed.text(form.jar()), Typed.text(form.count())),
+        () -> vessels.count(Typed.text(form.jar()), Typed.text(form.count())),
         "Counted. The bench proposes what stands empty.",
         form,
         model,
@@ -128,8 +154,8 @@ class KitchenController {
     return saved(
         () ->
             appliances.add(
-                Typed.text(form.applianceName()),
-                Typed.named(Appliance.class, form.applianceKind(), "applianceKind")),
+                Typed.text(form.heat().applianceName()),
+                Typed.named(Appliance.class, form.heat().applianceKind(), "applianceKind")),
         "The stove knows it now.",
         form,
         model,
@@ -154,13 +180,13 @@ class KitchenController {
       KitchenForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
         () ->
-            households.keepHours(
-                new Households.HoursTyped(
-                    Typed.text(form.wakes()),
-                    Typed.text(form.sleeps()),
-                    form.awayDays() == null ? List.of() : form.awayDays(),
-                    Typed.text(form.awayFrom()),
-                    Typed.text(form.awayUntil()))),
+            homeHours.keep(
+                new HomeHours.Typed(
+                    Typed.text(form.hours().wakes()),
+                    Typed.text(form.hours().sleeps()),
+                    form.hours().awayDays() == null ? List.of() : form.hours().awayDays(),
+                    Typed.text(form.hours().awayFrom()),
+                    Typed.text(form.hours().awayUntil()))),
         "Saved. Plans keep within these hours.",
         form,
         model,
@@ -189,18 +215,16 @@ class KitchenController {
   private String page(KitchenForm form, FieldErrors errors, Model model) {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("places", households.places());
+    model.addAttribute("places", places.all());
     model.addAttribute(
         "measured",
-        households.ownJars().stream()
+        vessels.ownJars().stream()
             .collect(Collectors.toMap(j -> j.jar().key(), OwnJar::measuredText)));
     model.addAttribute("vessels", vessels.all());
-    model.addAttribute("shapes", Jar.Shape.values());
     model.addAttribute("appliances", appliances.all());
     model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("kitchens", Kitchen.values());
-    model.addAttribute("lights", Light.values());
     model.addAttribute("hours", households.current().hours());
     model.addAttribute("days", DayOfWeek.values());
     return "kitchen/kitchen";
@@ -224,8 +248,6 @@ class KitchenController {
   }
 
   private static KitchenForm empty() {
-    return new KitchenForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null, null, null, null, null);
+    return Forms.blank(KitchenForm.class);
   }
 }

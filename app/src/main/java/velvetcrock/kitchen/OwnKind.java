@@ -52,6 +52,15 @@ public enum OwnKind {
           choices(
               shipped.essentialOils().stream().toList(), EssentialOil::key, EssentialOil::name));
 
+  /** What becomes of what is left empty, for people. */
+  public String hint() {
+    return switch (this) {
+      case HERB -> "It takes its cautions and colours.";
+      case ESSENTIAL_OIL -> "It takes its cautions. Go by the sheet that came with the bottle.";
+      case CARRIER, WAX, POWDER -> "What you leave empty stays as with it.";
+    };
+  }
+
   /**
    * A figure that may be one's own.
    *

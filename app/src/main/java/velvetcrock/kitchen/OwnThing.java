@@ -124,12 +124,10 @@ public class OwnThing {
         Stream.concat(Stream.of(best), like.parts().stream().filter(p -> p != best)).toList(),
         figure("water", like.waterFresh() * 100) / 100,
         like.edible(),
-        like.bestState(),
-        like.drawing(),
-        like.why(),
+        new Herb.Handling(
+            like.handling().bestState(), like.handling().drawing(), like.handling().why()),
         like.eachG(),
-        like.tint(),
-        like.fleck(),
+        new Herb.Colours(like.colours().tint(), like.colours().fleck()),
         like.cautions(),
         source);
   }
@@ -140,19 +138,21 @@ public class OwnThing {
         thingKey,
         name,
         like.inci(),
-        figure("density", like.density20()),
-        figure("melts", like.meltsC()),
-        like.viscosity20(),
-        like.viscosity40(),
+        new Carrier.Body(
+            figure("density", like.body().density20()),
+            figure("melts", like.body().meltsC()),
+            like.body().viscosity20(),
+            like.body().viscosity40()),
         (int) figure("months", like.keepsMonths()),
         like.edible(),
         like.allergen(),
         figure("hardness", like.hardness()),
-        like.feel(),
-        like.absorption(),
-        like.smell(),
-        like.make(),
-        like.chosenFor(),
+        new Carrier.Nature(
+            like.nature().feel(),
+            like.nature().absorption(),
+            like.nature().smell(),
+            like.nature().make(),
+            like.nature().chosenFor()),
         like.tint(),
         source);
   }

@@ -1,28 +1,56 @@
 package velvetcrock.kitchen;
 
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
 
 /** The vessels of the kitchen with how many there are and how many stand empty. */
 @Service
 public class Vessels {
+  private static final double MM_PER_CM = 10;
+  private static final int MOST_JARS = 500;
+
+  private final OwnJarRepository ownJars;
+  private final JarCountRepository jarCounts;
   private final Households households;
+  private final Catalogue catalogue;
+  private final EntityManager entities;
   private final List<VesselsInUse> inUse;
 
-  Vessels(Households households, List<VesselsInUse> inUse) {
+  Vessels(
+      OwnJarRepository ownJars,
+      JarCountRepository jarCounts,
+      Households households,
+      Catalogue catalogue,
+      EntityManager entities,
+      List<VesselsInUse> inUse) {
+    this.ownJars = ownJars;
+    this.jarCounts = jarCounts;
     this.households = households;
+    this.catalogue = catalogue;
+    this.entities = entities;
     this.inUse = inUse;
   }
 
   /** All of them: the household's own first, then the common shapes. */
   @Transactional(readOnly = true)
   public List<JarAtHand> all() {
-    Map<String, Integer> counts = households.jarCounts();
+    Map<String, Integer> counts = counts();
     List<VesselsInUse.Count> used = inUse.stream().map(VesselsInUse::now).toList();
-    return households.jars().stream()
+    return jars().stream()
         .map(
             jar ->
                 new JarAtHand(
@@ -32,5 +60,143 @@ public class Vessels {
                         : OptionalInt.empty(),
                     used.stream().mapToInt(count -> count.of(jar)).sum()))
         .toList();
+  }
+
+  /** All jars: the household's own first, then the common shapes. */
+  @Transactional(readOnly = true)
+  public List<Jar> jars() {
+    List<Jar> jars =
+        new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
+    jars.addAll(catalogue.jars());
+    return jars;
+  }
+
+  /** The jars that the household measured itself. */
+  @Transactional(readOnly = true)
+  public List<OwnJar> ownJars() {
+    return ownJars.findAllByOrderByBrimMl();
+  }
+
+  /**
+   * Measures a vessel: the water that fills it to the brim, and its inner height or width.
+   *
+   * @param water as typed, such as {@code 512 g}; a volume is taken as water too
+   * @param heightCm inner height as typed, cm; empty where the width is given
+   * @param widthCm inner width as typed, cm; empty where the height is given
+   * @param count how many of it there are, as typed; empty for one
+   * @throws Refused at {@code jarName}, {@code water}, {@code height}, {@code width}, {@code shape}
+   *     or {@code count}
+   */
+  @Transactional
+  public OwnJar measure(Typed typed) {
+    Problems problems = new Problems();
+    String called = Named.of(problems, "jarName", typed.name());
+    Measure measured =
+        problems.attempt(
+            "water", () -> new MeasureReader(households.current().kitchen()).read(typed.water()));
+    Jar.Shape shape = problems.attempt("shape", () -> shape(typed.shape()));
+    Integer count =
+        problems.attempt("count", () -> typed.count().isBlank() ? 1 : number(typed.count()));
+    boolean byHeight = typed.widthCm().isBlank();
+    String field = byHeight ? "height" : "width";
+    Double mm =
+        problems.attempt(
+            field, () -> cm(byHeight ? typed.heightCm() : typed.widthCm(), field) * MM_PER_CM);
+    problems.refuseIfAny();
+
+    double ml = measured.amount().middle();
+    Jar jar =
+        byHeight
+            ? Jar.measured("own", called, ml, mm, shape)
+            : new Jar("own", called, ml, mm, shape);
+    String how =
+        typed.water().strip()
+            + " of water, "
+            + (byHeight
+                ? typed.heightCm().strip() + " cm high"
+                : typed.widthCm().strip() + " cm wide");
+    return persisted(new OwnJar(UUID.randomUUID(), jar, how, count));
+  }
+
+  /** A vessel as it was typed; see {@link #measure}. */
+  public record Typed(
+      String name, String shape, String water, String heightCm, String widthCm, String count) {}
+
+  /**
+   * Says how many of a jar there are.
+   *
+   * @param key the jar's key
+   * @param typed the count as typed; empty for not saying
+   * @throws Refused at {@code count} or {@code jar}
+   */
+  @Transactional
+  public void count(String key, String typed) {
+    int count = number(typed);
+    Optional<OwnJar> own =
+        ownJars.findAllByOrderByBrimMl().stream()
+            .filter(j -> j.jar().key().equals(key))
+            .findFirst();
+    if (own.isPresent()) {
+      own.get().counted(count);
+      return;
+    }
+    catalogue.jar(key);
+    Optional<JarCount> before = jarCounts.findByJarKey(key);
+    if (before.isPresent()) {
+      before.get().counted(count);
+    } else {
+      persisted(new JarCount(key, count));
+    }
+  }
+
+  /**
+   * How many there are of each jar, by key. Until the household has counted any of the common
+   * shapes, they are not in it: then nobody knows, and any may be proposed.
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Integer> counts() {
+    Map<String, Integer> counts = new HashMap<>();
+    ownJars.findAllByOrderByBrimMl().forEach(j -> counts.put(j.jar().key(), j.count()));
+    List<JarCount> common = jarCounts.findAll();
+    if (!common.isEmpty()) {
+      catalogue.jars().forEach(j -> counts.put(j.key(), 0));
+      common.forEach(c -> counts.put(c.jarKey(), c.count()));
+    }
+    return counts;
+  }
+
+  private <T> T persisted(T entity) {
+    entities.persist(entity);
+    return entity;
+  }
+
+  private static double cm(String text, String field) {
+    try {
+      return Double.parseDouble(text.strip().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new Refused(
+          field, "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
+    }
+  }
+
+  private static int number(String typed) {
+    try {
+      int count = Integer.parseInt(typed.strip());
+      if (count >= 0 && count <= MOST_JARS) {
+        return count;
+      }
+    } catch (NumberFormatException e) {
+      // said below, as for a number out of range
+    }
+    throw new Refused(
+        "count", "“" + typed.strip() + "” is not a number from 0 to " + MOST_JARS + ".");
+  }
+
+  private static Jar.Shape shape(String typed) {
+    try {
+      return typed.isBlank() ? Jar.Shape.JAR : Jar.Shape.valueOf(typed);
+    } catch (IllegalArgumentException e) {
+      throw new Refused("shape", "A jar, bowl, pan, oven dish or crock.");
+    }
   }
 }

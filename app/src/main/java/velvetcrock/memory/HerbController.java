@@ -7,7 +7,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import velvetcrock.batch.Experience;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Facts;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.drawer.Drawer;
@@ -71,7 +73,7 @@ class HerbController {
     model.addAttribute("lookedBack", lines(key, fmt, "looked-back"));
     model.addAttribute("trials", lines(key, fmt, "trial-concluded"));
     model.addAttribute("kept", KeptByMarc.of(experience.own(), herb, fmt));
-    model.addAttribute("cautions", cautions.of(herb.cautions()));
+    model.addAttribute("cautions", cautions.of(Facts.about(About.LOT).bringing(herb.cautions())));
     return "memory/herb";
   }
 

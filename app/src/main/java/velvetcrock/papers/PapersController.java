@@ -54,7 +54,7 @@ class PapersController {
     BatchRecord batch = batches.find(code);
     BatchState state = batch.state();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
-    String about = state.charge().aboutDays() > 0 ? "about " : "";
+    String about = state.charge().begun().aboutDays() > 0 ? "about " : "";
     model.addAttribute(
         "tag",
         new Tag(
@@ -63,7 +63,7 @@ class PapersController {
             LabelWriter.botanical(reckoning),
             LabelWriter.herbState(state),
             reckoning.carriers().names(),
-            about + fmt.fullDate(state.charge().chargedOn()),
+            about + fmt.fullDate(state.charge().begun().chargedOn()),
             new WindowWords(reckoning.window(fmt.zone()), fmt).lid()));
     return "papers/tag";
   }

@@ -53,7 +53,7 @@ class TinLabelsController {
   String choose(@PathVariable String code, Model model) {
     ProductRecord product = products.find(code);
     String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
-    List<String> all = product.state().groups().stream().map(TinGroup::letter).toList();
+    List<String> all = product.state().filling().groups().stream().map(TinGroup::letter).toList();
     page(
         product,
         new LabelForm(all, "a4-21", "1", "0", null, "", null, here, null, null),
@@ -84,10 +84,10 @@ class TinLabelsController {
     String base = form.base();
     Set<String> letters = new HashSet<>(form.bottles());
     List<LabelSheet.Label> labels = new ArrayList<>();
-    for (TinGroup group : product.state().groups()) {
+    for (TinGroup group : product.state().filling().groups()) {
       if (letters.contains(group.letter())) {
         String address = base + "/b/" + passes.productToken(product.id(), group.letter());
-        for (ProductState.Tin tin : product.state().tins()) {
+        for (ProductState.Tin tin : product.state().filling().tins()) {
           if (tin.group().equals(group.letter())) {
             LabelSheet.Label label =
                 new LabelSheet.Label(writer.of(product, group, tin.name(), extras), address);
@@ -115,7 +115,7 @@ class TinLabelsController {
       Map<String, Object> model) {
     Formats fmt = households.formats(households.current());
     List<LabelsController.Choice> choices = new ArrayList<>();
-    for (TinGroup group : product.state().groups()) {
+    for (TinGroup group : product.state().filling().groups()) {
       choices.add(
           new LabelsController.Choice(
               group.letter(),

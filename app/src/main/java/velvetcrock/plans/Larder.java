@@ -91,7 +91,8 @@ class Larder {
       double left = lot.amount() - promised.getOrDefault(record.id(), 0.0);
       if (left > AN_EMPTY_LOT) {
         stock.add(
-            new Supply.Stock(record.id().toString(), lot.details().state(), left, price(lot)));
+            new Supply.Stock(
+                record.id().toString(), lot.details().plant().state(), left, price(lot)));
       }
     }
     return stock;
@@ -167,7 +168,7 @@ class Larder {
       LocalDateTime until =
           new BatchReckoning(catalogues.current(), batch.state())
               .window(zone)
-              .doneBy(batch.state().charge().chargedOn())
+              .doneBy(batch.state().charge().begun().chargedOn())
               .plusDays(1)
               .atStartOfDay();
       if (jar != null && until.isAfter(now)) {

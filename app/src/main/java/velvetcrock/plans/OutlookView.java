@@ -52,7 +52,7 @@ record OutlookView(
   /** What this leans to: the coolest that meets the day, of those the one that pulls most. */
   private static final Comparator<Route> COOLEST_FIRST =
       Comparator.comparingDouble((Route r) -> r.method().celsius())
-          .thenComparing(Comparator.comparingDouble(Route::pull).reversed());
+          .thenComparing(Comparator.comparingDouble((Route r) -> r.outcome().pull()).reversed());
 
   private static final double LATE_SHARE = 0.6;
   private static final int LATE_DAYS = 10;
@@ -62,10 +62,7 @@ record OutlookView(
    *
    * @param id names it in the form
    * @param slack until where one may still wait
-   * @param drawing where it draws
-   * @param after from straining until it is ready
-   * @param heat where it stands on the heat
-   * @param checks where somebody looks or shakes
+   * @param course what is drawn of it along time
    * @param words the same for who does not see the drawing
    */
   record Lane(
@@ -74,14 +71,26 @@ record OutlookView(
       String school,
       boolean looked,
       String slack,
-      TimeAxis.@Nullable Piece drawing,
-      TimeAxis.@Nullable Piece after,
-      List<TimeAxis.Piece> heat,
-      List<String> checks,
+      Course course,
       String tint,
       List<String> facts,
       List<String> outs,
-      String words) {}
+      String words) {
+
+    /**
+     * What is drawn of it along time.
+     *
+     * @param drawing where it draws
+     * @param after from straining until it is ready
+     * @param heat where it stands on the heat
+     * @param checks where somebody looks or shakes
+     */
+    record Course(
+        TimeAxis.@Nullable Piece drawing,
+        TimeAxis.@Nullable Piece after,
+        List<TimeAxis.Piece> heat,
+        List<String> checks) {}
+  }
 
   /** What could be wanted instead: the fields of the form that it changes. */
   record Instead(String words, Map<String, String> fields) {}
@@ -156,7 +165,7 @@ record OutlookView(
       Duration ahead = Duration.between(now, wanted);
       LocalDateTime late =
           outlook.routes().stream()
-              .flatMap(r -> r.timetable().stream())
+              .flatMap(r -> r.times().timetable().stream())
               .map(Timetable::ready)
               .max(Comparator.naturalOrder())
               .orElse(wanted);
@@ -206,7 +215,7 @@ record OutlookView(
     }
 
     private Lane lane(Route route) {
-      Optional<Timetable> timetable = route.timetable();
+      Optional<Timetable> timetable = route.times().timetable();
       List<String> checks =
           timetable
               .map(
@@ -225,11 +234,12 @@ record OutlookView(
           words.school(route),
           route == looked,
           timetable.map(t -> axis.percent(t.begins())).orElse("0%"),
-          timetable.map(t -> axis.piece(t.inJar())).orElse(null),
-          timetable.map(t -> axis.piece(new Span(t.inJar().until(), t.ready()))).orElse(null),
-          timetable.map(t -> t.onHeat().stream().map(axis::piece).toList()).orElse(List.of()),
-          checks,
-          catalogue.herb(asked.herb().key()).tint(),
+          new Lane.Course(
+              timetable.map(t -> axis.piece(t.inJar())).orElse(null),
+              timetable.map(t -> axis.piece(new Span(t.inJar().until(), t.ready()))).orElse(null),
+              timetable.map(t -> t.onHeat().stream().map(axis::piece).toList()).orElse(List.of()),
+              checks),
+          catalogue.herb(asked.herb().key()).colours().tint(),
           route.fits() ? facts(route, timetable.orElseThrow()) : List.of(),
           words.outs(route),
           timetable.map(this::told).orElse(""));
@@ -250,9 +260,9 @@ record OutlookView(
           timetable.begins().toLocalDate().equals(now.toLocalDate())
               ? "begin today"
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
-      facts.add("pulls " + fmt.percent(route.pull()));
+      facts.add("pulls " + fmt.percent(route.outcome().pull()));
       facts.add(work(timetable));
-      facts.add("keeps to " + fmt.shortDate(route.bestBefore()));
+      facts.add("keeps to " + fmt.shortDate(route.outcome().bestBefore()));
       if (route.bill().minor() >= 1) {
         facts.add(money(route));
       }
@@ -277,30 +287,34 @@ record OutlookView(
       facts.add(
           new Fact(
               "Herb",
-              fmt.g(route.herbMassG()),
-              route.state().name().toLowerCase(Locale.ROOT)
+              fmt.g(route.amounts().herbMassG()),
+              route.herb().state().name().toLowerCase(Locale.ROOT)
                   + ", "
-                  + route.cut().name().toLowerCase(Locale.ROOT)));
+                  + route.herb().cut().name().toLowerCase(Locale.ROOT)));
       facts.add(
           new Fact(
               "Oil",
-              fmt.ml(route.oilMl()),
-              fmt.ratio(route.oilPerHerb()) + ", strength " + fmt.number(route.strength(), 1)));
-      if (route.spiritMl() > 0) {
-        facts.add(new Fact("Spirit", fmt.ml(route.spiritMl()), "to dampen the herb"));
+              fmt.ml(route.amounts().oilMl()),
+              fmt.ratio(route.amounts().oilPerHerb())
+                  + ", strength "
+                  + fmt.number(route.outcome().strength(), 1)));
+      if (route.amounts().spiritMl() > 0) {
+        facts.add(new Fact("Spirit", fmt.ml(route.amounts().spiritMl()), "to dampen the herb"));
       }
       route.jars().ifPresent(jars -> facts.add(new Fact("In", jars(jars), null)));
       facts.add(
           new Fact(
               "Strain",
-              fmt.dates(route.strainFrom(), route.strainUntil()),
-              "drawn for " + fmt.hours(route.hours())));
+              fmt.dates(route.times().strainFrom(), route.times().strainUntil()),
+              "drawn for " + fmt.hours(route.times().hours())));
       facts.add(
           new Fact(
               "Keeping",
-              fmt.number(route.keepingSpentDays(), route.keepingSpentDays() < 10 ? 1 : 0)
+              fmt.number(
+                      route.outcome().keepingSpentDays(),
+                      route.outcome().keepingSpentDays() < 10 ? 1 : 0)
                   + " days spent",
-              "good until " + fmt.fullDate(route.bestBefore())));
+              "good until " + fmt.fullDate(route.outcome().bestBefore())));
       if (route.bill().minor() >= 1) {
         facts.add(
             new Fact(
@@ -313,7 +327,7 @@ record OutlookView(
           id(route),
           route.fits(),
           facts,
-          route.timetable().map(t -> steps(t, fmt)).orElse(List.of()),
+          route.times().timetable().map(t -> steps(t, fmt)).orElse(List.of()),
           toGet(route),
           route.cautions());
     }
@@ -324,17 +338,17 @@ record OutlookView(
         return toGet;
       }
       String herb = asked.herb().name().toLowerCase(Locale.ROOT);
-      if (route.herbMissingG() > 0) {
-        toGet.add(fmt.g(route.herbMissingG()) + " of " + herb);
+      if (route.missing().herbMissingG() > 0) {
+        toGet.add(fmt.g(route.missing().herbMissingG()) + " of " + herb);
       }
-      if (route.oilMissingMl() > 0) {
+      if (route.missing().oilMissingMl() > 0) {
         toGet.add(
-            fmt.ml(route.oilMissingMl())
+            fmt.ml(route.missing().oilMissingMl())
                 + " of "
                 + asked.carrier().name().toLowerCase(Locale.ROOT));
       }
-      if (route.spiritMissingMl() > 0) {
-        toGet.add(fmt.ml(route.spiritMissingMl()) + " of spirit, 75 % or more");
+      if (route.missing().spiritMissingMl() > 0) {
+        toGet.add(fmt.ml(route.missing().spiritMissingMl()) + " of spirit, 75 % or more");
       }
       return toGet;
     }

@@ -1,5 +1,6 @@
 package velvetcrock.plans;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -18,35 +19,49 @@ import velvetcrock.web.Formats;
 /**
  * A plan as it was decided.
  *
- * @param hours how long it draws, h
- * @param needMl infused oil that it takes, ml
+ * @param plant the herb as it is taken
+ * @param way how it is drawn
+ * @param amounts what is wanted and what goes in
  * @param jars how many of which vessel, by key
  * @param lots what is to be taken from which lot
- * @param costMinor what it costs in hundredths, as far as prices are known
- * @param unpriced whether some of it has no known price
+ * @param outcome what comes of it and what it costs
  */
 record PlanDetails(
     List<Thing> things,
-    String herb,
-    Part part,
-    Cut cut,
-    HerbState state,
+    @JsonUnwrapped PlanHerb plant,
     String carrier,
-    Method method,
-    School school,
-    double hours,
-    double needMl,
-    double herbG,
-    double oilPerHerb,
-    double oilMl,
-    double spiritMl,
+    @JsonUnwrapped PlanWay way,
+    @JsonUnwrapped PlanAmounts amounts,
     Map<String, Integer> jars,
     List<FromLot> lots,
     List<SafeFor> safeFor,
-    double pull,
-    LocalDate bestBefore,
-    long costMinor,
-    boolean unpriced) {
+    @JsonUnwrapped PlanOutcome outcome) {
+
+  /** The herb as it is taken. */
+  record PlanHerb(String herb, Part part, Cut cut, HerbState state) {}
+
+  /**
+   * How it is drawn.
+   *
+   * @param hours how long it draws, h
+   */
+  record PlanWay(Method method, School school, double hours) {}
+
+  /**
+   * What is wanted and what goes in.
+   *
+   * @param needMl infused oil that it takes, ml
+   */
+  record PlanAmounts(
+      double needMl, double herbG, double oilPerHerb, double oilMl, double spiritMl) {}
+
+  /**
+   * What comes of it and what it costs.
+   *
+   * @param costMinor what it costs in hundredths, as far as prices are known
+   * @param unpriced whether some of it has no known price
+   */
+  record PlanOutcome(double pull, LocalDate bestBefore, long costMinor, boolean unpriced) {}
 
   /** What is to be taken of a lot, in its unit. */
   record FromLot(UUID lot, double amount, @Nullable String what) {}

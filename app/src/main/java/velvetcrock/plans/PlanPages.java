@@ -31,6 +31,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.JarAtHand;
 import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.Places;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.Formats;
 import velvetcrock.web.MethodWords;
@@ -43,14 +44,21 @@ class PlanPages {
 
   private final Plans plans;
   private final Households households;
+  private final Places places;
   private final Catalogues catalogues;
   private final Vessels vessels;
   private final Drawer drawer;
 
   PlanPages(
-      Plans plans, Households households, Catalogues catalogues, Vessels vessels, Drawer drawer) {
+      Plans plans,
+      Households households,
+      Places places,
+      Catalogues catalogues,
+      Vessels vessels,
+      Drawer drawer) {
     this.plans = plans;
     this.households = households;
+    this.places = places;
     this.catalogues = catalogues;
     this.vessels = vessels;
     this.drawer = drawer;
@@ -64,16 +72,21 @@ class PlanPages {
     Timetable timetable = plan.timetable(house.zone(), house.hours());
     boolean now = !plan.begins().isAfter(fmt.now());
     List<OutlookView.Fact> facts = new ArrayList<>();
-    facts.add(new OutlookView.Fact("Herb", fmt.g(details.herbG()), herb(details)));
-    facts.add(
-        new OutlookView.Fact("Oil", fmt.ml(details.oilMl()), fmt.ratio(details.oilPerHerb())));
-    if (details.spiritMl() > 0) {
-      facts.add(new OutlookView.Fact("Spirit", fmt.ml(details.spiritMl()), "to dampen it"));
-    }
-    facts.add(new OutlookView.Fact("Comes out", fmt.ml(details.needMl()), "what it takes"));
+    facts.add(new OutlookView.Fact("Herb", fmt.g(details.amounts().herbG()), herb(details)));
     facts.add(
         new OutlookView.Fact(
-            "Pull", fmt.percent(details.pull()), "drawn for " + fmt.hours(details.hours())));
+            "Oil", fmt.ml(details.amounts().oilMl()), fmt.ratio(details.amounts().oilPerHerb())));
+    if (details.amounts().spiritMl() > 0) {
+      facts.add(
+          new OutlookView.Fact("Spirit", fmt.ml(details.amounts().spiritMl()), "to dampen it"));
+    }
+    facts.add(
+        new OutlookView.Fact("Comes out", fmt.ml(details.amounts().needMl()), "what it takes"));
+    facts.add(
+        new OutlookView.Fact(
+            "Pull",
+            fmt.percent(details.outcome().pull()),
+            "drawn for " + fmt.hours(details.way().hours())));
     facts.add(
         new OutlookView.Fact(
             "Ready", fmt.nearDate(fmt.date(plan.ready())), "wanted " + fmt.date(plan.by())));
@@ -90,11 +103,11 @@ class PlanPages {
     return new PlanView(
         plan.code(),
         details.words(fmt),
-        catalogue.herb(details.herb()).name()
+        catalogue.herb(details.plant().herb()).name()
             + " in "
             + catalogue.carrier(details.carrier()).name().toLowerCase(Locale.ROOT)
             + ", "
-            + MethodWords.name(details.method()).toLowerCase(Locale.ROOT),
+            + MethodWords.name(details.way().method()).toLowerCase(Locale.ROOT),
         plan.open()
             ? (now ? "Charge it now" : "Charge it " + fmt.moment(plan.begins()))
             : "It is no longer planned",
@@ -107,7 +120,7 @@ class PlanPages {
   }
 
   private static String herb(PlanDetails details) {
-    return (details.state() + ", " + details.cut()).toLowerCase(Locale.ROOT);
+    return (details.plant().state() + ", " + details.plant().cut()).toLowerCase(Locale.ROOT);
   }
 
   private List<String> puts(PlanDetails details, Formats fmt) {
@@ -147,22 +160,22 @@ class PlanPages {
     UriComponentsBuilder uri =
         UriComponentsBuilder.fromPath("/bench")
             .queryParam("plan", plan.code())
-            .queryParam("amount", Math.round(d.herbG() * 10) / 10.0 + " g")
-            .queryParam("herbs[0].herb", d.herb())
-            .queryParam("herbs[0].part", d.part().name())
-            .queryParam("herbs[0].cut", d.cut().name())
-            .queryParam("herbs[0].state", d.state().name())
+            .queryParam("amount", Math.round(d.amounts().herbG() * 10) / 10.0 + " g")
+            .queryParam("herbs[0].herb", d.plant().herb())
+            .queryParam("herbs[0].part", d.plant().part().name())
+            .queryParam("herbs[0].cut", d.plant().cut().name())
+            .queryParam("herbs[0].state", d.plant().state().name())
             .queryParam("oils[0].carrier", d.carrier())
             .queryParam("ratioKind", "weight")
-            .queryParam("ratio", Math.round(d.oilPerHerb() * 1000) / 1000.0)
+            .queryParam("ratio", Math.round(d.amounts().oilPerHerb() * 1000) / 1000.0)
             .queryParam("use", d.eaten() ? "KITCHEN" : "SKIN");
     lotOf(d, Kind.HERB).ifPresent(lot -> uri.queryParam("herbs[0].lot", lot));
     lotOf(d, Kind.CARRIER).ifPresent(lot -> uri.queryParam("oils[0].lot", lot));
-    if (d.method() != Method.COLD && d.method() != Method.SOLAR) {
-      uri.queryParam("method", d.method().name());
+    if (d.way().method() != Method.COLD && d.way().method() != Method.SOLAR) {
+      uri.queryParam("method", d.way().method().name());
     }
-    households.places().stream()
-        .filter(p -> p.method() == (d.method() == Method.SOLAR ? Method.SOLAR : Method.COLD))
+    places.all().stream()
+        .filter(p -> p.method() == (d.way().method() == Method.SOLAR ? Method.SOLAR : Method.COLD))
         .map(Place::id)
         .findFirst()
         .ifPresent(place -> uri.queryParam("place", place));
@@ -239,15 +252,15 @@ class PlanPages {
     return new TogetherView.Lane(
         plan.code(),
         details.words(fmt),
-        catalogue.herb(details.herb()).name()
+        catalogue.herb(details.plant().herb()).name()
             + ", "
-            + MethodWords.name(details.method()).toLowerCase(Locale.ROOT),
+            + MethodWords.name(details.way().method()).toLowerCase(Locale.ROOT),
         when,
         axis.piece(timetable.inJar()),
         axis.piece(new Span(timetable.inJar().until(), timetable.ready())),
         timetable.onHeat().stream().map(axis::piece).toList(),
         axis.percent(plan.by().plusDays(1).atStartOfDay()),
-        catalogue.herb(details.herb()).tint(),
+        catalogue.herb(details.plant().herb()).colours().tint(),
         clashing.contains(plan.code()),
         plan.code() + ": " + when + ", wanted by " + fmt.date(plan.by()));
   }

@@ -55,7 +55,7 @@ class PlanRow {
     this.id = UUID.randomUUID();
     this.code = code;
     this.details = details;
-    this.herbKey = plan.herb();
+    this.herbKey = plan.plant().herb();
     this.status = Status.OPEN;
     this.madeAt = madeAt;
     this.madeBy = by;

@@ -33,7 +33,7 @@ public record Planned(
 
   /** Key of its herb. */
   public String herb() {
-    return details.herb();
+    return details.plant().herb();
   }
 
   LocalDateTime begins(ZoneId zone) {
@@ -43,15 +43,15 @@ public record Planned(
   /** Its steps, in the household's hours. */
   Timetable timetable(ZoneId zone, Hours hours) {
     return Timetable.decided(
-        begins(zone), details.method(), details.hours(), details.making(), hours);
+        begins(zone), details.way().method(), details.way().hours(), details.making(), hours);
   }
 
   /** It, as the diary sees it. */
   Job job(ZoneId zone) {
     return new Job(
         code,
-        details.method(),
-        details.hours(),
+        details.way().method(),
+        details.way().hours(),
         details.making(),
         details.jars(),
         begins(zone),

@@ -1,7 +1,5 @@
 package velvetcrock.plans;
 
-import jakarta.persistence.EntityManager;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -9,21 +7,15 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
-import velvetcrock.batch.Batches;
-import velvetcrock.batch.Experience;
+import velvetcrock.batch.BatchCodes;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
-import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.diary.Booking;
 import velvetcrock.core.diary.Clash;
@@ -31,113 +23,52 @@ import velvetcrock.core.diary.Diary;
 import velvetcrock.core.diary.House;
 import velvetcrock.core.diary.Job;
 import velvetcrock.core.making.Firmness;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.outlook.Outlook;
 import velvetcrock.core.outlook.Route;
 import velvetcrock.core.outlook.School;
 import velvetcrock.core.outlook.Supply;
 import velvetcrock.core.outlook.Timetable;
-import velvetcrock.core.outlook.Want;
-import velvetcrock.core.outlook.WantOrder;
-import velvetcrock.journal.Journal;
-import velvetcrock.journal.JournalLine;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
-import velvetcrock.products.Products;
-import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.Formats;
-import velvetcrock.web.MethodWords;
 import velvetcrock.web.NotFound;
 
-/** Looks ahead, keeps what was decided, and settles several plans in one kitchen. */
+/** Keeps what was decided, and settles several plans in one kitchen. */
 @Service
 public class Plans {
   private static final int MOST_OPEN = 60;
   private static final int LONGEST_KEY = 120;
 
-  private final PlanRepository plans;
+  private final PlanBook book;
+  private final Outlooks outlooks;
+  private final PlanJournal journal;
   private final Larder larder;
   private final Households households;
-  private final Batches batches;
+  private final BatchCodes codes;
   private final Catalogues catalogues;
-  private final Cautions cautions;
-  private final Experience experience;
-  private final Products products;
-  private final Journal journal;
-  private final CurrentHousehold current;
-  private final JsonMapper json;
-  private final EntityManager entities;
-  private final Clock clock;
 
   Plans(
-      PlanRepository plans,
+      PlanBook book,
+      Outlooks outlooks,
+      PlanJournal journal,
       Larder larder,
       Households households,
-      Batches batches,
-      Catalogues catalogues,
-      Cautions cautions,
-      Experience experience,
-      Products products,
-      Journal journal,
-      CurrentHousehold current,
-      JsonMapper json,
-      EntityManager entities,
-      Clock clock) {
-    this.plans = plans;
+      BatchCodes codes,
+      Catalogues catalogues) {
+    this.book = book;
+    this.outlooks = outlooks;
+    this.journal = journal;
     this.larder = larder;
     this.households = households;
-    this.batches = batches;
+    this.codes = codes;
     this.catalogues = catalogues;
-    this.cautions = cautions;
-    this.experience = experience;
-    this.products = products;
-    this.journal = journal;
-    this.current = current;
-    this.json = json;
-    this.entities = entities;
-    this.clock = clock;
-  }
-
-  /** Every way to what is asked. */
-  @Transactional(readOnly = true)
-  Outlook outlook(Asked asked) {
-    Household house = households.current();
-    LocalDateTime now = households.now(house);
-    return Outlook.of(
-        new WantOrder(
-            Thing.want(asked.things()),
-            asked.by(),
-            asked.herb(),
-            asked.part(),
-            asked.cut(),
-            larder.dates(asked),
-            asked.safeFor(),
-            larder.supply(asked, open(), house, now),
-            house.hours(),
-            asked.ratio(),
-            now),
-        catalogues.current(),
-        cautions,
-        new Outlook.Own(
-            experience.own(),
-            new Want.Pan(
-                catalogues.current().wax(Outlook.HARDENS), harder(), products.overrun().mean())));
-  }
-
-  /** How much harder than usual each kind is liked. */
-  private Map<Firmness, Double> harder() {
-    return products.tastes(Outlook.HARDENS).entrySet().stream()
-        .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().mean()));
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
   @Transactional(readOnly = true)
   public List<Planned> open() {
-    return plans.findByStatusOrderByBeginsAt(PlanRow.Status.OPEN).stream()
-        .map(this::planned)
-        .toList();
+    return book.open();
   }
 
   /**
@@ -147,16 +78,13 @@ public class Plans {
    */
   @Transactional(readOnly = true)
   public Planned find(String code) {
-    return planned(row(code));
+    return book.find(code);
   }
 
   /** A plan by its code, if it is still to be charged. */
   @Transactional(readOnly = true)
   public Optional<Planned> openOne(String code) {
-    return plans
-        .findByCode(code.strip().toUpperCase(Locale.ROOT))
-        .filter(row -> row.status() == PlanRow.Status.OPEN)
-        .map(this::planned);
+    return book.openOne(code);
   }
 
   /**
@@ -170,43 +98,35 @@ public class Plans {
   @Transactional
   String decide(Asked asked, Route route, double needMl, String key) {
     Household house = households.lockCurrent();
-    Optional<PlanRow> before = plans.findByIdempotencyKey(key);
+    Optional<PlanRow> before = book.under(key);
     if (before.isPresent()) {
       return before.get().code();
     }
     Problems problems = new Problems();
     problems.require(!key.isBlank() && key.length() <= LONGEST_KEY, "key", "Load the page anew.");
     problems.require(
-        route.fits() && route.timetable().isPresent(),
+        route.fits() && route.times().timetable().isPresent(),
         "way",
         "That way is ruled out. Choose one that gets there.");
     problems.require(
         open().size() < MOST_OPEN, "way", MOST_OPEN + " plans are enough: charge or drop some.");
     problems.refuseIfAny();
     PlanDetails details = details(asked, route, needMl);
-    PlanRow row =
-        new PlanRow(
-            batches.freshCode(),
-            details,
-            json.writeValueAsString(details),
-            current.name(),
-            clock.instant(),
-            key);
-    Timetable timetable = route.timetable().orElseThrow();
+    PlanRow row = book.begin(codes.fresh(), details, key);
+    Timetable timetable = route.times().timetable().orElseThrow();
     row.wanted(asked.by());
     Job job =
         new Job(
             row.code(),
-            details.method(),
-            details.hours(),
+            details.way().method(),
+            details.way().hours(),
             details.making(),
             details.jars(),
             timetable.begins(),
             timetable.ready());
     place(row, timetable, heater(job, house), house.zone());
-    entities.persist(row);
-    details.lots().forEach(lot -> entities.persist(new PlanLot(row.id(), lot.lot(), lot.amount())));
-    tell(row, details, "planned", "Planned:");
+    book.keep(row, details);
+    journal.tell(row, details, "planned", "Planned:");
     return row.code();
   }
 
@@ -255,7 +175,7 @@ public class Plans {
                 null)
             .completed(wanted.herb(), wanted.carrier(), wanted.by().toString(), key);
     Asked asked = new WantReader(catalogues.current(), households.current().kitchen()).read(form);
-    Outlook outlook = outlook(asked);
+    Outlook outlook = outlooks.outlook(asked);
     Route route = outlook.route(wanted.method(), wanted.school()).orElseThrow();
     return decide(asked, route, outlook.needOilMl(), key);
   }
@@ -278,26 +198,24 @@ public class Plans {
         .forEach(fill -> jars.merge(fill.jar().key(), 1, Integer::sum));
     return new PlanDetails(
         asked.things(),
-        asked.herb().key(),
-        asked.part(),
-        route.cut(),
-        route.state(),
+        new PlanDetails.PlanHerb(
+            asked.herb().key(), asked.part(), route.herb().cut(), route.herb().state()),
         asked.carrier().key(),
-        route.method(),
-        route.school(),
-        route.hours(),
-        needMl,
-        route.herbMassG(),
-        route.oilPerHerb(),
-        route.oilMl(),
-        route.spiritMl(),
+        new PlanDetails.PlanWay(route.method(), route.school(), route.times().hours()),
+        new PlanDetails.PlanAmounts(
+            needMl,
+            route.amounts().herbMassG(),
+            route.amounts().oilPerHerb(),
+            route.amounts().oilMl(),
+            route.amounts().spiritMl()),
         jars,
         route.bill().takings().stream().map(Plans::fromLot).toList(),
         asked.safeFor().stream().sorted().toList(),
-        route.pull(),
-        route.bestBefore(),
-        Math.round(route.bill().minor()),
-        route.bill().unpriced());
+        new PlanDetails.PlanOutcome(
+            route.outcome().pull(),
+            route.outcome().bestBefore(),
+            Math.round(route.bill().minor()),
+            route.bill().unpriced()));
   }
 
   private static PlanDetails.FromLot fromLot(Supply.Taking taking) {
@@ -311,23 +229,20 @@ public class Plans {
    */
   @Transactional
   void drop(String code) {
-    PlanRow row = row(code);
+    PlanRow row = book.row(code);
     if (row.status() == PlanRow.Status.CHARGED) {
       throw new Refused("plan", "It has been charged: it is a batch now.");
     }
     if (row.status() == PlanRow.Status.OPEN) {
-      row.end(PlanRow.Status.DROPPED, clock.instant());
-      tell(row, read(row), "plan-dropped", "Plan given up:");
+      book.end(row, PlanRow.Status.DROPPED);
+      journal.tell(row, book.read(row), "plan-dropped", "Plan given up:");
     }
   }
 
   /** Notes that a plan has been charged; nothing where there is no such open plan. */
   @Transactional
   public void charged(String code) {
-    plans
-        .findByCode(code)
-        .filter(row -> row.status() == PlanRow.Status.OPEN)
-        .ifPresent(row -> row.end(PlanRow.Status.CHARGED, clock.instant()));
+    book.openRow(code).ifPresent(row -> book.end(row, PlanRow.Status.CHARGED));
   }
 
   /** The open plans in one kitchen: where they clash, and what would resolve it. */
@@ -381,7 +296,7 @@ public class Plans {
     }
     int moved = 0;
     for (Booking booking : together.settled().get().bookings()) {
-      PlanRow row = row(booking.job().id());
+      PlanRow row = book.row(booking.job().id());
       Instant was = row.beginsAt();
       place(
           row,
@@ -390,7 +305,8 @@ public class Plans {
           house.zone());
       if (!was.equals(row.beginsAt())) {
         moved++;
-        tell(row, read(row), "plan-moved", "Plan moved, so that it is in no other’s way:");
+        journal.tell(
+            row, book.read(row), "plan-moved", "Plan moved, so that it is in no other’s way:");
       }
     }
     return moved;
@@ -407,63 +323,5 @@ public class Plans {
         timetable.begins().atZone(zone).toInstant(),
         timetable.ready().atZone(zone).toInstant(),
         appliance);
-  }
-
-  private PlanRow row(String code) {
-    return plans
-        .findByCode(Objects.requireNonNull(code).strip().toUpperCase(Locale.ROOT))
-        .orElseThrow(() -> new NotFound("There is no plan " + code + " here."));
-  }
-
-  private PlanDetails read(PlanRow row) {
-    return json.readValue(row.details(), PlanDetails.class);
-  }
-
-  private Planned planned(PlanRow row) {
-    return new Planned(
-        row.id(),
-        row.code(),
-        read(row),
-        row.beginsAt(),
-        row.readyAt(),
-        row.wantedBy(),
-        Optional.ofNullable(row.applianceId()),
-        row.status() == PlanRow.Status.OPEN,
-        row.madeBy());
-  }
-
-  private void tell(PlanRow row, PlanDetails details, String kind, String title) {
-    Catalogue catalogue = catalogues.current();
-    Formats fmt = households.formats(households.current());
-    JournalLine.Subject subject =
-        new JournalLine.Subject(
-            row.code(),
-            "/plans/" + row.code(),
-            String.join(
-                ", ",
-                catalogue.herb(details.herb()).name(),
-                catalogue.herb(details.herb()).botanical(),
-                catalogue.carrier(details.carrier()).name()),
-            List.of(details.herb()),
-            List.of(details.carrier()));
-    String detail =
-        details.words(fmt)
-            + " by "
-            + fmt.date(row.wantedBy())
-            + ", "
-            + MethodWords.name(details.method()).toLowerCase(Locale.ROOT)
-            + ", to be charged "
-            + fmt.moment(row.beginsAt());
-    journal.keep(
-        new JournalLine(
-            UUID.randomUUID(),
-            kind,
-            subject,
-            clock.instant(),
-            current.name(),
-            title,
-            detail,
-            false),
-        null);
   }
 }

@@ -19,7 +19,6 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.making.Firmness;
-import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.outlook.Outlook;
 import velvetcrock.core.outlook.Route;
@@ -37,6 +36,7 @@ class PlansController {
   private static final int USUAL_WEEKS = 6;
 
   private final Plans plans;
+  private final Outlooks outlooks;
   private final PlanPages pages;
   private final Households households;
   private final Catalogues catalogues;
@@ -45,12 +45,14 @@ class PlansController {
 
   PlansController(
       Plans plans,
+      Outlooks outlooks,
       PlanPages pages,
       Households households,
       Catalogues catalogues,
       Cautions cautions,
       Drawer drawer) {
     this.plans = plans;
+    this.outlooks = outlooks;
     this.pages = pages;
     this.households = households;
     this.catalogues = catalogues;
@@ -81,7 +83,7 @@ class PlansController {
     WantForm completed = completed(form);
     try {
       Asked asked = reader().read(completed);
-      Outlook outlook = plans.outlook(asked);
+      Outlook outlook = outlooks.outlook(asked);
       Route route =
           outlook.routes().stream()
               .filter(r -> OutlookView.id(r).equals(Typed.text(completed.way())))
@@ -139,7 +141,7 @@ class PlansController {
             .toList());
     model.addAttribute("parts", parts(Typed.text(completed.herb())));
     model.addAttribute("carriers", catalogues.current().carriers());
-    model.addAttribute("cuts", Cut.values());
+    model.addAttribute("whats", WantForm.whats());
     model.addAttribute("firmnesses", firmnesses());
     model.addAttribute("instead", new InsteadLinks());
     model.addAttribute("view", null);
@@ -150,7 +152,7 @@ class PlansController {
           "view",
           OutlookView.of(
               asked,
-              plans.outlook(asked),
+              outlooks.outlook(asked),
               Typed.text(completed.way()),
               households.now(house),
               catalogues.current(),

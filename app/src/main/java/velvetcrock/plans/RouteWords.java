@@ -32,9 +32,9 @@ final class RouteWords {
 
   /** How it is gone about: dried and cut, the least oil that covers. */
   String school(Route route) {
-    return school(route.school(), route.cut())
+    return school(route.school(), route.herb().cut())
         + ", "
-        + fmt.ratio(route.oilPerHerb()).replace(' ', UNBROKEN);
+        + fmt.ratio(route.amounts().oilPerHerb()).replace(' ', UNBROKEN);
   }
 
   static String school(School school, Cut cut) {
@@ -81,6 +81,10 @@ final class RouteWords {
           "your empty jars do not hold it; they do for about "
               + fmt.ml(o.amount())
               + " of finished oil";
+      case TOO_HOT ->
+          "this herb bears "
+              + fmt.degrees(o.amount())
+              + " at most, and this way is hotter; drawn cooler, it goes";
       case SOLID ->
           "this oil is solid below " + fmt.degrees(o.amount()) + "; warm it, or take a liquid oil";
       case WET -> "its water would stay in the oil; dried, or drawn warm, it goes";

@@ -1,11 +1,14 @@
 package velvetcrock.plans;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Choices;
 
 /**
  * The planner's sentence as it was typed; every field is kept whatever it says.
@@ -34,6 +37,19 @@ record WantForm(
     @Nullable String key,
     @Nullable String set) {
   private static final int MOST_THINGS = 6;
+
+  /** What may be wanted; oil is told by volume or weight from its size. */
+  static List<Choices.Choice> whats() {
+    return Arrays.stream(Thing.Wanted.values())
+        .map(Thing.Wanted::words)
+        .distinct()
+        .map(
+            words ->
+                new Choices.Choice(
+                    words.toUpperCase(Locale.ROOT),
+                    words.equals(Thing.Wanted.OIL_ML.words()) ? words + ":" : words))
+        .toList();
+  }
 
   /**
    * A thing as typed.

@@ -25,6 +25,7 @@ import velvetcrock.core.outlook.WhatIf;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
@@ -35,11 +36,14 @@ class WhatIfController {
   private static final double SLIDER = 100;
 
   private final Households households;
+  private final Vessels vessels;
   private final Catalogues catalogues;
   private final Experience experience;
 
-  WhatIfController(Households households, Catalogues catalogues, Experience experience) {
+  WhatIfController(
+      Households households, Vessels vessels, Catalogues catalogues, Experience experience) {
     this.households = households;
+    this.vessels = vessels;
     this.catalogues = catalogues;
     this.experience = experience;
   }
@@ -57,11 +61,7 @@ class WhatIfController {
             .sorted(Comparator.comparing(Herb::name, String.CASE_INSENSITIVE_ORDER))
             .toList());
     model.addAttribute("carriers", catalogue.carriers());
-    model.addAttribute("cuts", Cut.values());
-    model.addAttribute("states", HerbState.values());
-    model.addAttribute("moves", Agitation.values());
-    model.addAttribute("lights", Light.values());
-    model.addAttribute("jars", households.jars());
+    model.addAttribute("jars", vessels.jars());
     model.addAttribute("view", null);
     model.addAttribute("errors", FieldErrors.none());
     model.addAttribute("ticks", ticks());
@@ -94,10 +94,11 @@ class WhatIfController {
   private WhatIfView.Tried tried(WhatIfForm form, Formats fmt) {
     Catalogue catalogue = catalogues.current();
     Problems problems = new Problems();
-    Herb herb = problems.attempt("herb", () -> catalogue.herb(Typed.text(form.herb())));
-    Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.cut(), "cut"));
+    Herb herb = problems.attempt("herb", () -> catalogue.herb(Typed.text(form.material().herb())));
+    Cut cut = problems.attempt("cut", () -> Typed.named(Cut.class, form.material().cut(), "cut"));
     HerbState state =
-        problems.attempt("state", () -> Typed.named(HerbState.class, form.state(), "state"));
+        problems.attempt(
+            "state", () -> Typed.named(HerbState.class, form.material().state(), "state"));
     Double grams =
         problems.attempt("grams", () -> Typed.number(form.grams(), 1, 5000, "grams of herb"));
     Double ratio =
@@ -120,7 +121,7 @@ class WhatIfController {
         WhatIf.SHORTEST_HOURS
             * Math.pow(WhatIf.LONGEST_HOURS / WhatIf.SHORTEST_HOURS, time / SLIDER);
     Optional<Jar> jar =
-        households.jars().stream().filter(j -> j.key().equals(Typed.text(form.jar()))).findFirst();
+        vessels.jars().stream().filter(j -> j.key().equals(Typed.text(form.jar()))).findFirst();
     WhatIf result =
         WhatIf.of(
             new WhatIf.Setting(

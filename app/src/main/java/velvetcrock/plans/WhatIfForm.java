@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Flat;
 
 /**
  * The sliders as they stand; every field is kept whatever it says.
  *
+ * @param material the herb
  * @param grams herb, g
  * @param ratio oil per herb, ml/g
  * @param celsius oil temperature, °C
@@ -20,9 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param pins earlier states, each as {@link #pinned()} wrote it
  */
 record WhatIfForm(
-    @Nullable String herb,
-    @Nullable String cut,
-    @Nullable String state,
+    @Flat Material material,
     @Nullable String carrier,
     @Nullable String grams,
     @Nullable String ratio,
@@ -34,6 +34,10 @@ record WhatIfForm(
     @Nullable String jar,
     @Nullable List<String> pins,
     @Nullable String set) {
+
+  /** The herb. */
+  record Material(@Nullable String herb, @Nullable String cut, @Nullable String state) {}
+
   private static final int MOST_PINS = 3;
   private static final int FIELDS = 12;
   private static final String BETWEEN = "~";
@@ -42,9 +46,10 @@ record WhatIfForm(
   WhatIfForm completed(String usualHerb, String usualCarrier) {
     WhatIfForm whole =
         new WhatIfForm(
-            or(herb, usualHerb),
-            or(cut, "CUT"),
-            or(state, "DRIED"),
+            new WhatIfForm.Material(
+                or(material.herb(), usualHerb),
+                or(material.cut(), "CUT"),
+                or(material.state(), "DRIED")),
             or(carrier, usualCarrier),
             or(grams, "60"),
             or(ratio, "8"),
@@ -75,7 +80,17 @@ record WhatIfForm(
 
   private WhatIfForm with(List<String> kept) {
     return new WhatIfForm(
-        herb, cut, state, carrier, grams, ratio, celsius, time, moved, light, spirit, jar, kept,
+        new WhatIfForm.Material(material.herb(), material.cut(), material.state()),
+        carrier,
+        grams,
+        ratio,
+        celsius,
+        time,
+        moved,
+        light,
+        spirit,
+        jar,
+        kept,
         null);
   }
 
@@ -84,9 +99,9 @@ record WhatIfForm(
     return String.join(
         BETWEEN,
         List.of(
-            or(herb, ""),
-            or(cut, ""),
-            or(state, ""),
+            or(material.herb(), ""),
+            or(material.cut(), ""),
+            or(material.state(), ""),
             or(carrier, ""),
             or(grams, ""),
             or(ratio, ""),
@@ -105,8 +120,18 @@ record WhatIfForm(
         ? Optional.empty()
         : Optional.of(
             new WhatIfForm(
-                parts[0], parts[1], parts[2], parts[3], parts[4], parts[5], parts[6], parts[7],
-                parts[8], parts[9], parts[10], parts[11], List.of(), null));
+                new WhatIfForm.Material(parts[0], parts[1], parts[2]),
+                parts[3],
+                parts[4],
+                parts[5],
+                parts[6],
+                parts[7],
+                parts[8],
+                parts[9],
+                parts[10],
+                parts[11],
+                List.of(),
+                null));
   }
 
   private static String or(@Nullable String typed, String usual) {

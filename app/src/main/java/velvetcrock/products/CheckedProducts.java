@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Log;
@@ -87,7 +88,7 @@ class CheckedProducts implements Checked {
       if (infused == null || ProductParts.isMarc(parts.get(i))) {
         continue;
       }
-      String key = Batches.PRODUCT_KEY + entry.id() + ":" + i;
+      String key = BatchActs.PRODUCT_KEY + entry.id() + ":" + i;
       boolean drawn =
           batches.log(batches.find(infused.batch())).stream()
               .anyMatch(line -> !line.replaced() && key.equals(line.key()));

@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.BalmKeeping;
-import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.HardnessText;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
@@ -41,7 +40,7 @@ class NewProductController {
   private final ProductThings things;
   private final ProductCost money;
   private final ProductCautions cautions;
-  private final Recipes recipes;
+  private final RecipeStart recipes;
   private final Households households;
   private final Catalogues catalogues;
 
@@ -51,7 +50,7 @@ class NewProductController {
       ProductThings things,
       ProductCost money,
       ProductCautions cautions,
-      Recipes recipes,
+      RecipeStart recipes,
       Households households,
       Catalogues catalogues) {
     this.products = products;
@@ -156,7 +155,8 @@ class NewProductController {
     NewProductForm typed = form.completed(usual(form.making(), form.firstOil()));
     try {
       ProductOrder order = reader.read(typed);
-      Products.Done done = products.begin(order.begun(), null, Objects.requireNonNull(typed.key()));
+      Products.Done done =
+          products.begin(order.begun(), null, Objects.requireNonNull(typed.sent().key()));
       flash.addFlashAttribute("notice", notice(done));
       return "redirect:/products/" + done.code();
     } catch (Refused refused) {
@@ -195,7 +195,6 @@ class NewProductController {
     model.addAttribute("choices", things.choices(fmt));
     model.addAttribute("makings", makings());
     model.addAttribute("wheres", ProductWords.wheres());
-    model.addAttribute("places", Store.Place.values());
     model.addAttribute("essentials", catalogue.essentialOils());
     model.addAttribute("making", Typed.named(ProductKind.class, makingOf(form), "making"));
     model.addAttribute("forWhats", StepWords.FOR_WHAT);

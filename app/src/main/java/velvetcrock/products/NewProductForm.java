@@ -6,52 +6,87 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Flat;
 import velvetcrock.web.Typed;
 
 /**
  * The sentence by which a product is weighed in, as typed; every field is kept whatever it says.
  *
  * @param making what is made
- * @param where whose skin
- * @param used where it will lie: {@code room}, {@code pocket}, {@code cold}
- * @param hardness as a number, 1:5 or spoons to a cup; empty for as this household likes it
- * @param in how it is melted
- * @param stirred set when it is stirred while it cools
- * @param place where it is kept
- * @param forWhat what it is drawn for
+ * @param keeping whose it is and where it is kept
+ * @param firmness how firm it is to be
+ * @param melting how it is melted and cooled
  * @param parts what goes in; an empty amount is as much as it takes
- * @param count how many tins are wanted; empty for whatever comes of it
- * @param size what one holds
- * @param cloth a pad's cloth: weight in g/m²
- * @param pad a pad's size, such as 10 × 15 cm
- * @param layers how often it is folded over
+ * @param tins what it is to fill
+ * @param wrap the cloth of a pad
  * @param reason why a ceiling is passed
  * @param recipe the version of a recipe that it follows, such as {@code id-3}
- * @param was what was made before another kind was chosen, whose parts are not this one's
- * @param set {@code parts+}, {@code parts-1}, {@code drops+}, {@code drops-0}: a row more or less
+ * @param sent how it was sent
  */
 record NewProductForm(
     @Nullable String making,
     @Nullable String name,
-    @Nullable String where,
-    @Nullable String used,
-    @Nullable String hardness,
-    @Nullable String in,
-    @Nullable String stirred,
-    @Nullable String place,
-    @Nullable String forWhat,
+    @Flat Keeping keeping,
+    @Flat Firmness firmness,
+    @Flat Melting melting,
     @Nullable List<Row> parts,
     @Nullable List<DropRow> drops,
-    @Nullable String count,
-    @Nullable String size,
-    @Nullable String cloth,
-    @Nullable String pad,
-    @Nullable String layers,
+    @Flat Tins tins,
+    @Flat Cloth wrap,
     @Nullable String reason,
     @Nullable String recipe,
-    @Nullable String key,
-    @Nullable String was,
-    @Nullable String set) {
+    @Flat Sent sent) {
+
+  /**
+   * How firm it is to be.
+   *
+   * @param used where it will lie: {@code room}, {@code pocket}, {@code cold}
+   * @param hardness as a number, 1:5 or spoons to a cup; empty for as this household likes it
+   */
+  record Firmness(@Nullable String used, @Nullable String hardness) {}
+
+  /**
+   * How it is melted and cooled.
+   *
+   * @param in how it is melted
+   * @param stirred set when it is stirred while it cools
+   */
+  record Melting(@Nullable String in, @Nullable String stirred) {}
+
+  /**
+   * Whose it is and where it is kept.
+   *
+   * @param where whose skin
+   * @param place where it is kept
+   * @param forWhat what it is drawn for
+   */
+  record Keeping(@Nullable String where, @Nullable String place, @Nullable String forWhat) {}
+
+  /**
+   * What it is to fill.
+   *
+   * @param count how many tins are wanted; empty for whatever comes of it
+   * @param size what one holds
+   */
+  record Tins(@Nullable String count, @Nullable String size) {}
+
+  /**
+   * The cloth of a pad.
+   *
+   * @param cloth a pad's cloth: weight in g/m²
+   * @param pad a pad's size, such as 10 × 15 cm
+   * @param layers how often it is folded over
+   */
+  record Cloth(@Nullable String cloth, @Nullable String pad, @Nullable String layers) {}
+
+  /**
+   * How it was sent.
+   *
+   * @param was what was made before another kind was chosen, whose parts are not this one's
+   * @param set {@code parts+}, {@code parts-1}, {@code drops+}, {@code drops-0}: a row more or less
+   */
+  record Sent(@Nullable String key, @Nullable String was, @Nullable String set) {}
+
   private static final int MOST_PARTS = 12;
   private static final int MOST_DROPS = 8;
 
@@ -92,7 +127,7 @@ record NewProductForm(
           .limit(MOST_DROPS)
           .forEach(row -> oils.add(row.completed()));
     }
-    String change = Typed.text(set);
+    String change = Typed.text(sent.set());
     if (change.equals("parts+") && rows.size() < MOST_PARTS) {
       rows.add(new Row("", ""));
     } else if (change.equals("drops+") && oils.size() < MOST_DROPS) {
@@ -105,25 +140,23 @@ record NewProductForm(
     return new NewProductForm(
         or(making, "SALVE"),
         or(name, ""),
-        or(where, "BODY"),
-        or(used, "room"),
-        or(hardness, ""),
-        or(in, "BATH"),
-        stirred,
-        place == null || anew() ? usualPlace() : place,
-        or(forWhat, "lotion"),
+        new NewProductForm.Keeping(
+            or(keeping.where(), "BODY"),
+            keeping.place() == null || anew() ? usualPlace() : keeping.place(),
+            or(keeping.forWhat(), "lotion")),
+        new NewProductForm.Firmness(or(firmness.used(), "room"), or(firmness.hardness(), "")),
+        new NewProductForm.Melting(or(melting.in(), "BATH"), melting.stirred()),
         rows,
         oils,
-        or(count, ""),
-        or(size, "30 ml"),
-        or(cloth, "150"),
-        or(pad, "10 x 15 cm"),
-        or(layers, "4"),
+        new NewProductForm.Tins(or(tins.count(), ""), or(tins.size(), "30 ml")),
+        new NewProductForm.Cloth(
+            or(wrap.cloth(), "150"), or(wrap.pad(), "10 x 15 cm"), or(wrap.layers(), "4")),
         or(reason, ""),
         or(recipe, ""),
-        key == null || key.isBlank() ? UUID.randomUUID().toString() : key,
-        or(making, "SALVE"),
-        null);
+        new NewProductForm.Sent(
+            sent.key() == null || sent.key().isBlank() ? UUID.randomUUID().toString() : sent.key(),
+            or(making, "SALVE"),
+            null));
   }
 
   /** Pads melt in the hand and are kept in the fridge; all else in a cool cupboard. */
@@ -133,7 +166,7 @@ record NewProductForm(
 
   /** Whether another kind was just chosen. */
   boolean anew() {
-    return was != null && !was.isBlank() && !was.equals(making);
+    return sent.was() != null && !sent.was().isBlank() && !sent.was().equals(making);
   }
 
   /** The oil that the first part comes from, which another kind may be made of too; or nothing. */
@@ -145,8 +178,18 @@ record NewProductForm(
   /** The same with other parts. */
   NewProductForm with(List<Row> rows) {
     return new NewProductForm(
-        making, name, where, used, hardness, in, stirred, place, forWhat, rows, drops, count, size,
-        cloth, pad, layers, reason, recipe, key, was, null);
+        making,
+        name,
+        new NewProductForm.Keeping(keeping.where(), keeping.place(), keeping.forWhat()),
+        new NewProductForm.Firmness(firmness.used(), firmness.hardness()),
+        new NewProductForm.Melting(melting.in(), melting.stirred()),
+        rows,
+        drops,
+        new NewProductForm.Tins(tins.count(), tins.size()),
+        new NewProductForm.Cloth(wrap.cloth(), wrap.pad(), wrap.layers()),
+        reason,
+        recipe,
+        new NewProductForm.Sent(sent.key(), sent.was(), null));
   }
 
   private static void drop(List<?> rows, String index, int least) {

@@ -92,9 +92,9 @@ class PourReader {
         groups.add(group);
       }
     }
-    Long bought = problems.attempt("bought", () -> price(form.bought()));
+    Long bought = problems.attempt("bought", () -> price(form.pour().bought()));
     problems.refuseIfAny();
-    return new Poured(groups, form.stirred() != null, bought);
+    return new Poured(groups, form.pour().stirred() != null, bought);
   }
 
   /** Rows with the counts that leave the least over, and how much that is. */

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.web.Flat;
+import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
 /**
@@ -11,33 +13,49 @@ import velvetcrock.web.Typed;
  *
  * @param kind which of its forms
  * @param key names the writing
- * @param feel the spoon test in a word
- * @param harder the same by the slider, ΔH
- * @param still what is still in the pan, g; empty for all of it
- * @param groups what is poured into what
- * @param bought what one such costs in a shop
+ * @param spoon a spoon test
+ * @param read what was read or seen
+ * @param fates what became of a tin
+ * @param pour what it was poured into
  */
 record ProductForm(
     @Nullable String kind,
     @Nullable String key,
-    @Nullable String feel,
-    @Nullable String harder,
-    @Nullable String still,
-    @Nullable String celsius,
-    @Nullable String look,
+    @Flat Spoon spoon,
+    @Flat Read read,
     @Nullable String text,
-    @Nullable String tin,
-    @Nullable String fate,
-    @Nullable String to,
-    @Nullable String remark,
+    @Flat Fates fates,
     @Nullable String what,
     @Nullable String back,
     @Nullable List<NewProductForm.Row> parts,
     @Nullable List<NewProductForm.DropRow> drops,
     @Nullable String reason,
-    @Nullable List<GroupRow> groups,
-    @Nullable String stirred,
-    @Nullable String bought) {
+    @Flat Pour pour) {
+
+  /**
+   * A spoon test.
+   *
+   * @param feel the spoon test in a word
+   * @param harder the same by the slider, ΔH
+   * @param still what is still in the pan, g; empty for all of it
+   */
+  record Spoon(@Nullable String feel, @Nullable String harder, @Nullable String still) {}
+
+  /** What was read or seen. */
+  record Read(@Nullable String celsius, @Nullable String look) {}
+
+  /** What became of a tin. */
+  record Fates(
+      @Nullable String tin, @Nullable String fate, @Nullable String to, @Nullable String remark) {}
+
+  /**
+   * What it was poured into.
+   *
+   * @param groups what is poured into what
+   * @param bought what one such costs in a shop
+   */
+  record Pour(@Nullable List<GroupRow> groups, @Nullable String stirred, @Nullable String bought) {}
+
   private static final int MOST_GROUPS = 6;
 
   /**
@@ -81,16 +99,14 @@ record ProductForm(
   }
 
   static ProductForm empty() {
-    return new ProductForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null, null, null, null);
+    return Forms.blank(ProductForm.class);
   }
 
   /** The rows of the pouring that say something. */
   List<GroupRow> filled() {
     List<GroupRow> rows = new ArrayList<>();
-    if (groups != null) {
-      groups.stream()
+    if (pour.groups() != null) {
+      pour.groups().stream()
           .filter(Objects::nonNull)
           .filter(g -> !g.empty())
           .limit(MOST_GROUPS)
@@ -101,16 +117,26 @@ record ProductForm(
 
   ProductForm with(List<GroupRow> rows) {
     return new ProductForm(
-        kind, key, feel, harder, still, celsius, look, text, tin, fate, to, remark, what, back,
-        parts, drops, reason, rows, stirred, bought);
+        kind,
+        key,
+        new ProductForm.Spoon(spoon.feel(), spoon.harder(), spoon.still()),
+        new ProductForm.Read(read.celsius(), read.look()),
+        text,
+        new ProductForm.Fates(fates.tin(), fates.fate(), fates.to(), fates.remark()),
+        what,
+        back,
+        parts,
+        drops,
+        reason,
+        new ProductForm.Pour(rows, pour.stirred(), pour.bought()));
   }
 
   /** A row of the pouring as it was typed, or as it usually is. */
   public GroupRow row(int index, String vessel, String size, String where) {
-    if (groups != null && index < groups.size() && groups.get(index) != null) {
-      return groups.get(index);
+    if (pour.groups() != null && index < pour.groups().size() && pour.groups().get(index) != null) {
+      return pour.groups().get(index);
     }
-    boolean first = index == 0 && (groups == null || groups.isEmpty());
+    boolean first = index == 0 && (pour.groups() == null || pour.groups().isEmpty());
     return new GroupRow(vessel, first ? size : "", "", where, "", "", "", "", "", "", "");
   }
 }

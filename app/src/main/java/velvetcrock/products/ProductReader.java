@@ -87,10 +87,11 @@ class ProductReader {
     double growth = whipped ? products.overrun().mean() : 0;
     Vessels vessels = problems.attempt(() -> vessels(form, making, house.kitchen()));
     Drops.Where where =
-        problems.attempt(() -> Typed.named(Drops.Where.class, form.where(), "where"));
-    Working.Vessel in = problems.attempt(() -> Typed.named(Working.Vessel.class, form.in(), "in"));
+        problems.attempt(() -> Typed.named(Drops.Where.class, form.keeping().where(), "where"));
+    Working.Vessel in =
+        problems.attempt(() -> Typed.named(Working.Vessel.class, form.melting().in(), "in"));
     Store.Place place =
-        problems.attempt(() -> Typed.named(Store.Place.class, form.place(), "place"));
+        problems.attempt(() -> Typed.named(Store.Place.class, form.keeping().place(), "place"));
     problems.refuseIfAny();
     Intent plan =
         new Intent(
@@ -100,9 +101,9 @@ class ProductReader {
             usedAtC,
             Objects.requireNonNull(aim),
             Objects.requireNonNull(in),
-            form.stirred() != null,
+            form.melting().stirred() != null,
             Objects.requireNonNull(place),
-            making == ProductKind.DRAWN ? Typed.text(form.forWhat()) : "",
+            making == ProductKind.DRAWN ? Typed.text(form.keeping().forWhat()) : "",
             Typed.text(form.recipe()));
     OptionalDouble target = ProductRules.target(plan);
     Melt melt = solve(parts, open, target, Objects.requireNonNull(vessels), growth, usedAtC);
@@ -240,7 +241,7 @@ class ProductReader {
   }
 
   static double usedAtC(NewProductForm form) {
-    return switch (Typed.text(form.used())) {
+    return switch (Typed.text(form.firmness().used())) {
       case "pocket" -> POCKET_C;
       case "cold" -> COLD_C;
       default -> ROOM_C;
@@ -253,7 +254,7 @@ class ProductReader {
     if (making.stiff().isEmpty()) {
       return 0;
     }
-    String typed = Typed.text(form.hardness());
+    String typed = Typed.text(form.firmness().hardness());
     if (typed.isEmpty()) {
       return Math.max(1, making.stiff().get().hardness().middle() + taste.mean());
     }
@@ -270,7 +271,7 @@ class ProductReader {
   private static Vessels vessels(
       NewProductForm form, @Nullable ProductKind making, Kitchen kitchen) {
     Problems problems = new Problems();
-    String typed = Typed.text(form.count());
+    String typed = Typed.text(form.tins().count());
     Double count =
         typed.isEmpty()
             ? Double.valueOf(0)
@@ -278,7 +279,7 @@ class ProductReader {
     Double ml =
         making == ProductKind.COMPRESS_PADS
             ? problems.attempt(() -> mlPerPad(form))
-            : problems.attempt("size", () -> ml(Typed.text(form.size()), kitchen));
+            : problems.attempt("size", () -> ml(Typed.text(form.tins().size()), kitchen));
     problems.refuseIfAny();
     return new Vessels((int) Math.round(Objects.requireNonNull(count)), Objects.requireNonNull(ml));
   }
@@ -296,11 +297,12 @@ class ProductReader {
   /** Oil for a pad, ml. */
   private static double mlPerPad(NewProductForm form) {
     Problems problems = new Problems();
-    Matcher pad = PAD.matcher(Typed.text(form.pad()));
+    Matcher pad = PAD.matcher(Typed.text(form.wrap().pad()));
     problems.require(pad.matches(), "pad", "Write it as 10 x 15 cm.");
     Double cloth =
-        problems.attempt("cloth", () -> Typed.number(form.cloth(), 10, 1000, "g per m²"));
-    Double layers = problems.attempt("layers", () -> Typed.number(form.layers(), 1, 64, "layers"));
+        problems.attempt("cloth", () -> Typed.number(form.wrap().cloth(), 10, 1000, "g per m²"));
+    Double layers =
+        problems.attempt("layers", () -> Typed.number(form.wrap().layers(), 1, 64, "layers"));
     problems.refuseIfAny();
     double mm = "mm".equals(pad.group(3)) ? 1 : 10;
     return Typed.at(

@@ -74,7 +74,7 @@ class ProductRow {
     madeOn = made;
     bestBefore = until;
     wax = folded.tests().isEmpty() ? "" : folded.tests().get(folded.tests().size() - 1).wax();
-    troubled = folded.tins().stream().anyMatch(t -> !t.reactions().isEmpty());
+    troubled = folded.filling().tins().stream().anyMatch(t -> !t.reactions().isEmpty());
     kept = keeping;
   }
 }

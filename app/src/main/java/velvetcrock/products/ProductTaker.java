@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
-import velvetcrock.batch.Batches;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.Drawn;
@@ -25,12 +25,12 @@ import velvetcrock.kitchen.Catalogues;
  */
 @Component
 class ProductTaker {
-  private final Batches batches;
+  private final BatchActs acts;
   private final Drawer drawer;
   private final Catalogues catalogues;
 
-  ProductTaker(Batches batches, Drawer drawer, Catalogues catalogues) {
-    this.batches = batches;
+  ProductTaker(BatchActs acts, Drawer drawer, Catalogues catalogues) {
+    this.acts = acts;
     this.drawer = drawer;
     this.catalogues = catalogues;
   }
@@ -74,7 +74,7 @@ class ProductTaker {
             ? new DrawnUnbottled(ml, part.text(), "product " + product)
             : new Drawn(letter, ml, part.text(), "product " + product);
     try {
-      batches.append(infused.batch(), event, at, null, key);
+      acts.append(infused.batch(), event, at, null, key);
     } catch (Refused refused) {
       throw new Refused(field, refused.problems().get(0).message());
     }
@@ -89,7 +89,7 @@ class ProductTaker {
         continue;
       }
       if (infused != null) {
-        batches.append(
+        acts.append(
             infused.batch(),
             new GivenBack(
                 infused.letter(),
@@ -119,6 +119,6 @@ class ProductTaker {
   }
 
   private static String key(UUID entry, int index) {
-    return Batches.PRODUCT_KEY + entry + ":" + index;
+    return BatchActs.PRODUCT_KEY + entry + ":" + index;
   }
 }

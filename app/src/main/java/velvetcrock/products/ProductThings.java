@@ -172,8 +172,9 @@ class ProductThings {
       @Nullable LocalDate until,
       @Nullable Double thereMl) {
     PartIn part = new PartIn(PartIn.Kind.CARRIER, carrier.key(), null, lot, 1, "", until);
-    double there = thereMl == null ? Double.POSITIVE_INFINITY : thereMl * carrier.density20();
-    return new Thing(value, part, liquid(carrier.density20()), there);
+    double there =
+        thereMl == null ? Double.POSITIVE_INFINITY : thereMl * carrier.body().density20();
+    return new Thing(value, part, liquid(carrier.body().density20()), there);
   }
 
   private static Thing wax(String value, Wax wax, @Nullable UUID lot, @Nullable Double thereG) {

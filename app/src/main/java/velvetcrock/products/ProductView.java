@@ -32,40 +32,59 @@ import velvetcrock.web.Formats;
 /**
  * A product's page.
  *
- * @param mend what the last spoon test asks for; empty where it asks nothing
- * @param reading what the last temperature lets one do; empty where none was read
- * @param stove what the stove reads now; null where nothing is on the heat or read
- * @param whip where a whipped butter stands; null for anything else
- * @param passed which ceilings of the whole melt are passed; empty for none
+ * @param head which product, and how it stands
+ * @param stage how far it has come
+ * @param melt what is in the pan
+ * @param work what there is to do at the pan
+ * @param filled what it was filled into
  */
 record ProductView(
-    String code,
-    String name,
-    String making,
-    String status,
-    String until,
-    boolean inThePan,
-    boolean poured,
-    boolean filled,
-    boolean abandoned,
-    PanDrawing pan,
-    @Nullable HardnessScale scale,
-    Map<String, String> facts,
-    String tested,
-    String mend,
-    String reading,
-    @Nullable Stove stove,
-    @Nullable Whip whip,
-    List<StepWords.WordedStep> steps,
-    String passed,
-    List<String> reasons,
-    List<TinView> tins,
-    String shape,
+    Head head,
+    Stage stage,
+    MeltView melt,
+    Work work,
+    Tins filled,
     List<Source> sources,
     List<Line> log,
-    List<Caution> cautions,
-    List<String> remarks,
-    double fillsMl) {
+    List<Caution> cautions) {
+
+  /** Which product, and how it stands. */
+  record Head(String code, String name, String making, String status) {}
+
+  /** How far it has come. */
+  record Stage(boolean inThePan, boolean filled, boolean abandoned) {}
+
+  /**
+   * What is in the pan.
+   *
+   * @param passed which ceilings of the whole melt are passed; empty for none
+   */
+  record MeltView(
+      PanDrawing pan,
+      @Nullable HardnessScale scale,
+      Map<String, String> facts,
+      String passed,
+      List<String> reasons,
+      double fillsMl) {}
+
+  /**
+   * What there is to do at the pan.
+   *
+   * @param mend what the last spoon test asks for; empty where it asks nothing
+   * @param reading what the last temperature lets one do; empty where none was read
+   * @param stove what the stove reads now; null where nothing is on the heat or read
+   * @param whip where a whipped butter stands; null for anything else
+   */
+  record Work(
+      String tested,
+      String mend,
+      String reading,
+      @Nullable Stove stove,
+      @Nullable Whip whip,
+      List<StepWords.WordedStep> steps) {}
+
+  /** What it was filled into. */
+  record Tins(List<TinView> tins, String shape) {}
 
   /**
    * A whipped butter's run.
@@ -104,47 +123,49 @@ record ProductView(
     ProductWords words = new ProductWords(catalogue, fmt);
     Melt melt = state.melt(catalogue);
     ProductRules rules = new ProductRules(catalogue);
-    double largest = state.groups().stream().mapToDouble(TinGroup::ml).max().orElse(30);
+    double largest = state.filling().groups().stream().mapToDouble(TinGroup::ml).max().orElse(30);
     Working working =
         ProductRules.working(state.plan(), state.parts(), melt, !state.drops().isEmpty(), largest);
     String name = words.name(state);
     return new ProductView(
-        known.product().code(),
-        name,
-        ProductWords.making(state.plan().making()),
-        status(state, fmt),
-        fmt.fullDate(known.product().bestBefore()),
-        state.status() == ProductState.Status.IN_THE_PAN,
-        state.pouredAt() != null,
-        state.plan().making().filled(),
-        state.abandonedAt() != null,
-        PanDrawing.of(state.parts(), melt, catalogue, fmt),
-        scale(known, state, melt, fmt),
-        facts(known, state, melt, catalogue, fmt),
-        tested(state),
-        mend(known, state, melt, rules, catalogue, fmt),
-        reading(state, working, fmt),
-        known.stove().map(r -> new Stove(fmt.degrees(r.celsius()), r.celsius())).orElse(null),
-        whip(state, fmt.now()),
-        new StepWords(catalogue, fmt).of(working, state.parts(), melt),
-        ProductRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
-        state.reasons(),
-        tins(known.product(), melt, rules, words, fmt),
-        ProductWords.shape(state.plan().making()),
+        new ProductView.Head(
+            known.product().code(),
+            name,
+            ProductWords.making(state.plan().making()),
+            status(state, fmt)),
+        new ProductView.Stage(
+            state.status() == ProductState.Status.IN_THE_PAN,
+            state.plan().making().filled(),
+            state.abandonedAt() != null),
+        new ProductView.MeltView(
+            PanDrawing.of(state.parts(), melt, catalogue, fmt),
+            scale(known, state, melt, fmt),
+            facts(known, state, melt, catalogue, fmt),
+            ProductRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
+            state.reasons(),
+            known.fillsMl()),
+        new ProductView.Work(
+            tested(state),
+            mend(known, state, melt, rules, catalogue, fmt),
+            reading(state, working, fmt),
+            known.stove().map(r -> new Stove(fmt.degrees(r.celsius()), r.celsius())).orElse(null),
+            whip(state, fmt.now()),
+            new StepWords(catalogue, fmt).of(working, state.parts(), melt)),
+        new ProductView.Tins(
+            tins(known.product(), melt, rules, words, fmt),
+            ProductWords.shape(state.plan().making())),
         known.sources(),
         known.log().stream().map(l -> line(l, words, fmt)).toList(),
-        known.cautions(),
-        state.remarks(),
-        known.fillsMl());
+        known.cautions());
   }
 
   private static String status(ProductState state, Formats fmt) {
     return switch (state.status()) {
       case IN_THE_PAN -> "In the pan since " + fmt.moment(state.begunAt());
       case POURED ->
-          state.tins().stream().filter(ProductState.Tin::there).count()
+          state.filling().tins().stream().filter(ProductState.Tin::there).count()
               + " of "
-              + state.tins().size()
+              + state.filling().tins().size()
               + " still here";
       case GONE -> state.plan().making().filled() ? "All gone" : "Made";
       case ABANDONED ->
@@ -157,7 +178,7 @@ record ProductView(
     if (state.plan().making().stiff().isEmpty()) {
       return null;
     }
-    double hardness = melt.hardness() - (state.stirred() ? Formula.STIRRED_SOFTER : 0);
+    double hardness = melt.hardness() - (state.filling().stirred() ? Formula.STIRRED_SOFTER : 0);
     var target = ProductRules.target(state.plan());
     return HardnessScale.of(
         hardness,
@@ -188,12 +209,12 @@ record ProductView(
     }
     if (known.bill().perTin().isPresent() && kept) {
       long each = known.bill().perTin().getAsLong();
-      Long bought = state.boughtMinor();
+      Long bought = state.filling().boughtMinor();
       facts.put(
           "Costs",
           (known.bill().unpriced() ? "over " : "")
               + fmt.money(each)
-              + (state.tins().size() > 1 ? " each" : " in all")
+              + (state.filling().tins().size() > 1 ? " each" : " in all")
               + (bought == null ? "" : ", bought " + fmt.money(bought)));
     }
     state.overrun(catalogue).ifPresent(grown -> facts.put("Grew", "by " + fmt.percent(grown)));
@@ -215,7 +236,7 @@ record ProductView(
       ProductRules rules,
       Catalogue catalogue,
       Formats fmt) {
-    if (state.tests().isEmpty() || state.pouredAt() != null) {
+    if (state.tests().isEmpty() || state.filling().pouredAt() != null) {
       return "";
     }
     ProductState.Test last = state.tests().get(state.tests().size() - 1);
@@ -261,7 +282,7 @@ record ProductView(
 
   private static String reading(ProductState state, Working working, Formats fmt) {
     ProductState.Reading read = state.read();
-    return read == null || state.pouredAt() != null
+    return read == null || state.filling().pouredAt() != null
         ? ""
         : "It read "
             + fmt.degrees(read.celsius())
@@ -272,9 +293,9 @@ record ProductView(
   }
 
   private static @Nullable Whip whip(ProductState state, Instant now) {
-    Whipping whipping = state.whipping();
-    Instant since = state.whippedAt();
-    if (whipping == null || since == null || state.pouredAt() != null) {
+    Whipping whipping = state.whip().whipping();
+    Instant since = state.whip().whippedAt();
+    if (whipping == null || since == null || state.filling().pouredAt() != null) {
       return null;
     }
     Range minutes = whipping.minutes();
@@ -331,7 +352,7 @@ record ProductView(
       ProductRecord product, Melt melt, ProductRules rules, ProductWords words, Formats fmt) {
     ProductState state = product.state();
     List<TinView> views = new ArrayList<>();
-    for (TinGroup group : state.groups()) {
+    for (TinGroup group : state.filling().groups()) {
       List<Drops.Count> counts = rules.drops(state.dropsOf(group, melt));
       double ml = group.ml() * group.count();
       views.add(
@@ -353,7 +374,7 @@ record ProductView(
                       Drops.of(counts, ml, Drops.USUAL_DROP_ML, group.where()), fmt),
               ProductRules.passed(counts, ml, group.where()),
               group.reason(),
-              state.tins().stream()
+              state.filling().tins().stream()
                   .filter(t -> t.group().equals(group.letter()))
                   .map(t -> TinView.one(t, fmt))
                   .toList()));

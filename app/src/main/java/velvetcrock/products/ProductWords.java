@@ -32,6 +32,7 @@ import velvetcrock.core.product.TinGroup;
 import velvetcrock.core.product.TinWent;
 import velvetcrock.core.product.WhippingSeen;
 import velvetcrock.ledger.Told;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.KeepingWords;
 
@@ -60,12 +61,8 @@ public final class ProductWords implements ProductEvent.Visitor<Told> {
             .toList();
     String made = making(product.plan().making());
     return herbs.isEmpty()
-        ? capital(made)
+        ? EnumWords.capital(made)
         : String.join(" and ", herbs) + " " + made.toLowerCase(Locale.ROOT);
-  }
-
-  private static String capital(String text) {
-    return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
   }
 
   /** What is made, in a word or two. */

@@ -187,11 +187,14 @@ class ProductsController {
     for (ProductRecord record : records) {
       ProductState state = record.state();
       List<String> tins =
-          state.tins().stream().limit(MOST_DRAWN).map(t -> TinView.one(t, fmt).look()).toList();
+          state.filling().tins().stream()
+              .limit(MOST_DRAWN)
+              .map(t -> TinView.one(t, fmt).look())
+              .toList();
       boolean stands = state.status().stands();
       boolean over = stands && record.bestBefore().isBefore(fmt.today());
       boolean soon = stands && record.bestBefore().isBefore(fmt.today().plusDays(SOON_DAYS));
-      long there = state.tins().stream().filter(ProductState.Tin::there).count();
+      long there = state.filling().tins().stream().filter(ProductState.Tin::there).count();
       cards.add(
           new Card(
               record.code(),
@@ -205,8 +208,8 @@ class ProductsController {
               tint(state, catalogue),
               ProductWords.shape(state.plan().making()),
               tins,
-              Math.max(0, state.tins().size() - MOST_DRAWN),
-              state.tins().stream()
+              Math.max(0, state.filling().tins().size() - MOST_DRAWN),
+              state.filling().tins().stream()
                   .map(ProductState.Tin::to)
                   .filter(t -> !t.isEmpty())
                   .distinct()
@@ -218,7 +221,7 @@ class ProductsController {
   private static String left(ProductState state, long there) {
     return switch (state.status()) {
       case IN_THE_PAN -> "in the pan";
-      case POURED -> there + " of " + state.tins().size() + " here";
+      case POURED -> there + " of " + state.filling().tins().size() + " here";
       case GONE -> state.plan().making().filled() ? "all gone" : "made";
       case ABANDONED -> "abandoned";
     };
@@ -232,7 +235,7 @@ class ProductsController {
             p ->
                 p.infused() == null || p.infused().herbs().isEmpty()
                     ? ProductParts.colour(p, catalogue)
-                    : catalogue.herb(p.infused().herbs().get(0)).tint())
+                    : catalogue.herb(p.infused().herbs().get(0)).colours().tint())
         .orElse("#e8da96");
   }
 }

@@ -3,20 +3,15 @@ package velvetcrock.products;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
-import velvetcrock.batch.BottleBook;
-import velvetcrock.batch.BottleRecord;
-import velvetcrock.core.Figures;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -32,8 +27,6 @@ public class Recipes {
 
   private final RecipeRepository recipes;
   private final RecipeVersionRepository versions;
-  private final ProductThings things;
-  private final BottleBook book;
   private final Households households;
   private final Catalogues catalogues;
   private final CurrentHousehold current;
@@ -44,8 +37,6 @@ public class Recipes {
   Recipes(
       RecipeRepository recipes,
       RecipeVersionRepository versions,
-      ProductThings things,
-      BottleBook book,
       Households households,
       Catalogues catalogues,
       CurrentHousehold current,
@@ -54,8 +45,6 @@ public class Recipes {
       Clock clock) {
     this.recipes = recipes;
     this.versions = versions;
-    this.things = things;
-    this.book = book;
     this.households = households;
     this.catalogues = catalogues;
     this.current = current;
@@ -176,94 +165,10 @@ public class Recipes {
             id, number, json.writeValueAsString(body), changed, clock.instant(), current.name()));
   }
 
-  /**
-   * The sentence that a recipe begins with: its parts from the cellar where there are such, scaled
-   * to the oil that there is where one is named.
-   *
-   * @param recipe id of the recipe and number of its version, such as {@code …-3}
-   * @param from what its first oil comes from; null for what should be used first
-   */
+  /** Whether there is such a recipe here. */
   @Transactional(readOnly = true)
-  Optional<NewProductForm> start(String recipe, @Nullable String from) {
-    Optional<UUID> id = uuid(recipe);
-    if (id.isEmpty() || recipes.findById(id.get()).isEmpty()) {
-      return Optional.empty();
-    }
-    List<Version> all = versions(id.get());
-    String number = recipe.length() > 37 ? recipe.substring(37) : "";
-    Version version =
-        all.stream()
-            .filter(v -> String.valueOf(v.number()).equals(number))
-            .findFirst()
-            .orElse(all.get(0));
-    RecipeBody body = version.body();
-    LocalDate today = households.today(households.current());
-    double factor = 1;
-    List<String> sources = new ArrayList<>();
-    for (int i = 0; i < body.parts().size(); i++) {
-      RecipeBody.Part part = body.parts().get(i);
-      boolean first = i == 0 && from != null && !from.isBlank();
-      String source = first ? from : source(part, today);
-      sources.add(source);
-      if (first) {
-        double there = things.find(source).thereG();
-        factor = Double.isFinite(there) && there > 0 ? there / part.grams() : 1;
-      }
-    }
-    List<NewProductForm.Row> rows = new ArrayList<>();
-    for (int i = 0; i < body.parts().size(); i++) {
-      rows.add(
-          new NewProductForm.Row(
-              sources.get(i), ProductReader.typed(body.parts().get(i).grams() * factor)));
-    }
-    return Optional.of(form(body, rows, id.get() + "-" + version.number(), factor));
-  }
-
-  private static NewProductForm form(
-      RecipeBody body, List<NewProductForm.Row> rows, String recipe, double factor) {
-    List<NewProductForm.DropRow> drops =
-        body.drops().stream()
-            .map(
-                d ->
-                    new NewProductForm.DropRow(
-                        d.oil(), String.valueOf(Math.max(1, Math.round(d.count() * factor)))))
-            .toList();
-    return new NewProductForm(
-            body.making().name(),
-            body.name(),
-            body.where().name(),
-            body.usedAtC() >= 24 ? "pocket" : body.usedAtC() <= 14 ? "cold" : "room",
-            body.aim() > 0 ? Figures.plain(Math.round(body.aim() * 10) / 10.0) : "",
-            body.in().name(),
-            body.stirred() ? "yes" : null,
-            body.place().name(),
-            null,
-            rows,
-            drops,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            recipe,
-            null,
-            null,
-            null)
-        .completed(rows);
-  }
-
-  /** Where a part comes from: a bottle of its herb, the one to be used first; else the shop. */
-  private String source(RecipeBody.Part part, LocalDate today) {
-    if (part.herbs().isEmpty()) {
-      return part.thing();
-    }
-    return book.standing(new BottleBook.Which(part.herbs().get(0), null), 12).stream()
-        .filter(b -> !b.bestBefore().isBefore(today))
-        .findFirst()
-        .map(BottleRecord::code)
-        .map(code -> "bottle:" + code)
-        .orElse(part.thing());
+  boolean has(UUID id) {
+    return recipes.existsById(id);
   }
 
   static Optional<UUID> uuid(String text) {

@@ -121,7 +121,7 @@ class Tracing {
       for (UUID lot : lots.getOrDefault(product.id(), List.of())) {
         inAll.add(names.computeIfAbsent(lot, id -> lotName(id, words)));
       }
-      for (ProductState.Tin tin : product.state().tins()) {
+      for (ProductState.Tin tin : product.state().filling().tins()) {
         Set<String> contents = new LinkedHashSet<>(inAll);
         product
             .state()

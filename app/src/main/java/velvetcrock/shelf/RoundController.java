@@ -14,6 +14,7 @@ import velvetcrock.batch.Batches;
 import velvetcrock.core.Problems;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
@@ -26,12 +27,15 @@ class RoundController {
   private final RoundReader reader;
   private final RoundNotes notes;
   private final Households households;
+  private final Places places;
   private final Batches batches;
 
-  RoundController(RoundReader reader, RoundNotes notes, Households households, Batches batches) {
+  RoundController(
+      RoundReader reader, RoundNotes notes, Households households, Places places, Batches batches) {
     this.reader = reader;
     this.notes = notes;
     this.households = households;
+    this.places = places;
     this.batches = batches;
   }
 
@@ -137,7 +141,7 @@ class RoundController {
   }
 
   private RoundView round(Household house) {
-    return reader.round(house, households.places(), batches.standing(), households.formats(house));
+    return reader.round(house, places.all(), batches.standing(), households.formats(house));
   }
 
   private String page(FieldErrors errors, @Nullable SaidForm form, Model model) {

@@ -10,19 +10,26 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.Formats;
 
 /** Home. */
 @Controller
 class ShelfController {
   private final Households households;
+  private final Places places;
   private final Batches batches;
   private final Catalogues catalogues;
   private final RoundReader reader;
 
   ShelfController(
-      Households households, Batches batches, Catalogues catalogues, RoundReader reader) {
+      Households households,
+      Places places,
+      Batches batches,
+      Catalogues catalogues,
+      RoundReader reader) {
     this.households = households;
+    this.places = places;
     this.batches = batches;
     this.catalogues = catalogues;
     this.reader = reader;
@@ -32,10 +39,10 @@ class ShelfController {
   String shelf(Model model) {
     Household house = households.current();
     Formats fmt = households.formats(house);
-    List<Place> places = households.places();
+    List<Place> planks = places.all();
     List<BatchRecord> standing = batches.standing();
-    model.addAttribute("shelf", ShelfView.of(places, standing, catalogues.current(), fmt));
-    model.addAttribute("round", reader.round(house, places, standing, fmt));
+    model.addAttribute("shelf", ShelfView.of(planks, standing, catalogues.current(), fmt));
+    model.addAttribute("round", reader.round(house, planks, standing, fmt));
     return "shelf/shelf";
   }
 }

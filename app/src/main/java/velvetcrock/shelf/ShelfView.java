@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.JarView;
-import velvetcrock.core.keeping.Light;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Place;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /**
@@ -40,7 +40,7 @@ record ShelfView(List<Plank> planks, String empty, int jars) {
                 p ->
                     new Plank(
                         p.name(),
-                        fmt.number(p.celsius(), 0) + " °C, " + light(p.light()),
+                        fmt.number(p.celsius(), 0) + " °C, " + EnumWords.of(p.light()),
                         byPlace.get(p.id().toString())))
             .toList();
     String empty =
@@ -49,13 +49,5 @@ record ShelfView(List<Plank> planks, String empty, int jars) {
             .map(Place::name)
             .collect(Collectors.joining(", "));
     return new ShelfView(planks, empty, standing.size());
-  }
-
-  private static String light(Light light) {
-    return switch (light) {
-      case DARK -> "dark";
-      case ROOM -> "room light";
-      case WINDOW -> "sun";
-    };
   }
 }

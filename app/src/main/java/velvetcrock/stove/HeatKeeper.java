@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.LoggedEntry;
@@ -36,10 +37,12 @@ class HeatKeeper {
   private static final Duration SAME = Duration.ofSeconds(2);
 
   private final Batches batches;
+  private final BatchActs acts;
   private final Appliances appliances;
 
-  HeatKeeper(Batches batches, Appliances appliances) {
+  HeatKeeper(Batches batches, BatchActs acts, Appliances appliances) {
     this.batches = batches;
+    this.acts = acts;
     this.appliances = appliances;
   }
 
@@ -114,7 +117,7 @@ class HeatKeeper {
 
   private void log(BatchRecord batch, RanHot hot, @Nullable UUID replaces) {
     try {
-      batches.append(
+      acts.append(
           batch.code(),
           hot,
           hot.from(),
@@ -128,7 +131,7 @@ class HeatKeeper {
 
   private void strike(BatchRecord batch, UUID entry) {
     try {
-      batches.undo(batch.code(), entry);
+      acts.undo(batch.code(), entry);
     } catch (Refused refused) {
       LOG.info("A time above the ceiling of {} stays: {}", batch.code(), refused.getMessage());
     }

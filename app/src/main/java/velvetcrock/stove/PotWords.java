@@ -106,35 +106,37 @@ final class PotWords {
         batch.code(),
         new BatchReckoning(catalogue, state).herbNames(),
         way(),
-        present.celsius() == null ? "–" : figure(present.celsius(), present.read()),
-        fmt.degreeUnit(),
-        mood.name(),
-        mood.words(),
-        fmt.degrees(goal.band().lowC(), goal.band().highC())
-            + ", never above "
-            + fmt.degrees(goal.ceilingC()),
-        trend(forecast),
-        present.source(),
-        pull(),
-        days(heat.spentDays(now)),
-        fmt.time(served),
-        fmt.time(goal.earliestHours())
-            + " to "
-            + fmt.time(goal.latestHours())
-            + ", usually "
-            + fmt.time(goal.usualHours()),
-        percent(served),
-        percent(goal.earliestHours()),
-        percent(goal.usualHours()),
-        topUp.map(Instant::toEpochMilli).orElse(0L),
-        bathWords,
+        new PotRow.Thermo(
+            present.celsius() == null ? "–" : figure(present.celsius(), present.read()),
+            fmt.degreeUnit(),
+            mood.name(),
+            mood.words(),
+            fmt.degrees(goal.band().lowC(), goal.band().highC())
+                + ", never above "
+                + fmt.degrees(goal.ceilingC()),
+            trend(forecast),
+            present.source()),
+        new PotRow.Course(
+            pull(),
+            days(heat.spentDays(now)),
+            fmt.time(served),
+            fmt.time(goal.earliestHours())
+                + " to "
+                + fmt.time(goal.latestHours())
+                + ", usually "
+                + fmt.time(goal.usualHours()),
+            percent(served),
+            percent(goal.earliestHours()),
+            percent(goal.usualHours())),
+        new PotRow.Water(topUp.map(Instant::toEpochMilli).orElse(0L), bathWords),
         bathLow && !stop
             ? "Top up the bath with hot water." + (mood.alarm() ? " " + mood.say() : "")
             : mood.say(),
         mood.alarm() || stop || bathLow,
-        last.map(r -> r.at().toEpochMilli()).orElse(0L),
-        last.map(r -> fmt.inDegrees(r.celsius())).orElse(null),
-        heat.readings(),
+        new PotRow.Last(
+            last.map(r -> r.at().toEpochMilli()).orElse(0L),
+            last.map(r -> fmt.inDegrees(r.celsius())).orElse(null),
+            heat.readings()),
         stint != null,
         solar(),
         said.stream()

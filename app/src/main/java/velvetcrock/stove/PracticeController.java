@@ -1,5 +1,6 @@
 package velvetcrock.stove;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
@@ -17,11 +18,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.HeatStatistics;
 import velvetcrock.core.materia.Method;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.Choices;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
+import velvetcrock.web.MethodWords;
 import velvetcrock.web.NotFound;
 
 /** The practice pot: trains the hand, needs no herb, and nothing of it is kept. */
@@ -59,32 +63,44 @@ class PracticeController {
   /**
    * The pot as it stands.
    *
-   * @param hours of each new point
-   * @param degrees of each new point, in the household's
+   * @param curve its new points
    * @param clock its own time, in words
+   * @param scene what is to be seen
    */
   record Out(
-      List<Double> hours,
-      List<Double> degrees,
+      @JsonUnwrapped Curve curve,
       String temperature,
       String clock,
-      String knob,
-      boolean windowOpen,
-      boolean waterLow,
-      int waterPercent,
+      @JsonUnwrapped Scene scene,
       String mood,
       String moodWords,
       String share,
       boolean done,
       String verdict,
-      String detail) {}
+      String detail) {
+
+    /**
+     * Its new points.
+     *
+     * @param hours of each new point
+     * @param degrees of each new point, in the household's
+     */
+    record Curve(List<Double> hours, List<Double> degrees) {}
+
+    /** What is to be seen. */
+    record Scene(String knob, boolean windowOpen, boolean waterLow, int waterPercent) {}
+  }
 
   @GetMapping("/stove/practice")
   String page(@RequestParam @Nullable String pot, Model model) {
     PracticePot playing = pot == null ? null : pots.getIfPresent(key(pot));
     Formats fmt = households.formats(households.current());
     model.addAttribute("appliances", OFFERED);
-    model.addAttribute("goals", GOALS);
+    model.addAttribute(
+        "goals",
+        GOALS.stream()
+            .map(m -> new Choices.Choice(m.name(), MethodWords.inSentence(m) + band(m, fmt)))
+            .toList());
     if (playing != null) {
       model.addAttribute("id", pot);
       model.addAttribute("pot", playing);
@@ -96,6 +112,11 @@ class PracticeController {
           "band", fmt.degrees(playing.goal().band().lowC(), playing.goal().band().highC()));
     }
     return "stove/practice";
+  }
+
+  private static String band(Method method, Formats fmt) {
+    HeatGoal goal = HeatGoal.of(method, HeatGoal.BATH_CEILING_C);
+    return ", " + fmt.degrees(goal.band().lowC(), goal.band().highC());
   }
 
   @PostMapping("/stove/practice")
@@ -158,14 +179,13 @@ class PracticeController {
     boolean high = celsius > pot.goal().band().highC();
     HeatStatistics stats = pot.begun() ? pot.statistics() : null;
     return new Out(
-        points.stream().map(p -> Math.round(p.hours() * 1e4) / 1e4).toList(),
-        points.stream().map(p -> Math.round(fmt.inDegrees(p.celsius()) * 10) / 10.0).toList(),
+        new Out.Curve(
+            points.stream().map(p -> Math.round(p.hours() * 1e4) / 1e4).toList(),
+            points.stream().map(p -> Math.round(fmt.inDegrees(p.celsius()) * 10) / 10.0).toList()),
         String.format(Locale.ROOT, "%.1f", fmt.inDegrees(celsius)),
         fmt.time(pot.hours()),
-        pot.knob(),
-        pot.windowOpen(),
-        pot.waterLow(),
-        (int) Math.round(100 * pot.waterShare()),
+        new Out.Scene(
+            pot.knob(), pot.windowOpen(), pot.waterLow(), (int) Math.round(100 * pot.waterShare())),
         high ? "out" : low ? "near" : "in",
         high ? "too hot" : low ? "below the band" : "in the band",
         stats == null ? "–" : fmt.percent(stats.inBandFraction()),

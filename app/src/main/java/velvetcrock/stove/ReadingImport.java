@@ -51,6 +51,42 @@ public class ReadingImport {
     UNDONE
   }
 
+  /** Whether it is still being read. */
+  public boolean reading() {
+    return status == Status.READING;
+  }
+
+  /** Whether it waits for an answer. */
+  public boolean asked() {
+    return status == Status.ASKED;
+  }
+
+  /** Whether it was refused as a whole. */
+  public boolean refused() {
+    return status == Status.REFUSED;
+  }
+
+  /** Whether some of it was taken. */
+  public boolean taken() {
+    return status == Status.TAKEN;
+  }
+
+  /** Whether it was taken back. */
+  public boolean takenBack() {
+    return status == Status.UNDONE;
+  }
+
+  /** How it stands, in a word or two. */
+  public String told() {
+    return switch (status) {
+      case ASKED -> "asks something";
+      case READING -> "being read";
+      case TAKEN -> accepted + " taken";
+      case REFUSED -> "refused";
+      case UNDONE -> "taken back";
+    };
+  }
+
   /** For Hibernate. */
   protected ReadingImport() {}
 

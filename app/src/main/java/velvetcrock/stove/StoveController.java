@@ -1,36 +1,28 @@
 package velvetcrock.stove;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BatchRecord;
-import velvetcrock.batch.Batches;
 import velvetcrock.batch.LeavingView;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.heat.Appliance;
-import velvetcrock.core.heat.Assumed;
-import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Method;
 import velvetcrock.kitchen.Appliances;
-import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
@@ -38,44 +30,32 @@ import velvetcrock.web.Forms;
 /** The stove: all pots on the heat, and each pot's own page. */
 @Controller
 class StoveController {
-  private static final int COLUMNS = 700;
-  private static final int MOST_COLUMNS = 4000;
-
-  private final Batches batches;
   private final LivePots pots;
   private final StoveRows rows;
-  private final StoveHub hub;
   private final StoveService stove;
   private final Imports imports;
   private final StandIns standIns;
   private final Appliances appliances;
   private final Households households;
-  private final Catalogues catalogues;
-  private final Clock clock;
+  private final Places places;
 
   StoveController(
-      Batches batches,
       LivePots pots,
       StoveRows rows,
-      StoveHub hub,
       StoveService stove,
       Imports imports,
       StandIns standIns,
       Appliances appliances,
       Households households,
-      Catalogues catalogues,
-      Clock clock) {
-    this.batches = batches;
+      Places places) {
     this.pots = pots;
     this.rows = rows;
-    this.hub = hub;
     this.stove = stove;
     this.imports = imports;
     this.standIns = standIns;
     this.appliances = appliances;
     this.households = households;
-    this.catalogues = catalogues;
-    this.clock = clock;
+    this.places = places;
   }
 
   @GetMapping("/stove")
@@ -86,45 +66,9 @@ class StoveController {
     return "stove/stove";
   }
 
-  /** All pots, for pages that cannot listen. */
-  @GetMapping("/stove/now")
-  @ResponseBody
-  List<PotRow> now() {
-    return rows.all(households.formats(households.current()));
-  }
-
-  @GetMapping(value = "/stove/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter live() {
-    return hub.listen();
-  }
-
   @GetMapping("/stove/{code}")
   String pot(@PathVariable String code, Model model) {
     return page(code, StoveForm.empty(), FieldErrors.none(), model);
-  }
-
-  /**
-   * A pot's trace for drawing.
-   *
-   * @param from seconds since 1970; from the beginning if not given
-   * @param to seconds since 1970; to the end if not given
-   */
-  @GetMapping("/stove/{code}/trace")
-  @ResponseBody
-  TraceOut trace(
-      @PathVariable String code,
-      @RequestParam @Nullable Double from,
-      @RequestParam @Nullable Double to,
-      @RequestParam(defaultValue = "" + COLUMNS) int columns) {
-    LivePot pot = pots.of(code);
-    return TraceOut.of(
-        pot,
-        pot.heat(catalogues.current(), clock.instant()),
-        new TraceOut.Span(
-            from == null ? Long.MIN_VALUE : Math.round(from * 1000),
-            to == null ? Long.MAX_VALUE : Math.round(to * 1000)),
-        Math.max(1, Math.min(MOST_COLUMNS, columns)),
-        households.formats(households.current()));
   }
 
   @PostMapping("/stove/{code}/log")
@@ -136,7 +80,7 @@ class StoveController {
       RedirectAttributes flash,
       HttpServletResponse response) {
     Household house = households.current();
-    BatchRecord batch = batches.find(code);
+    BatchRecord batch = pots.of(code).batch();
     return Forms.saved(
         () -> stove.log(batch, form, house.zone()),
         back.equals("stove") ? "/stove" : "/stove/" + batch.code(),
@@ -150,7 +94,7 @@ class StoveController {
       @PathVariable String code,
       @RequestParam(defaultValue = "false") boolean on,
       RedirectAttributes flash) {
-    BatchRecord batch = batches.find(code);
+    BatchRecord batch = pots.of(code).batch();
     if (on) {
       standIns.start(batch);
     } else {
@@ -164,16 +108,15 @@ class StoveController {
   private String page(String code, StoveForm form, FieldErrors errors, Model model) {
     Household house = households.current();
     Formats fmt = households.formats(house);
-    BatchRecord batch = batches.find(code);
-    LivePot pot = pots.of(batch);
-    PotHeat heat = pot.heat(catalogues.current(), clock.instant());
+    LivePot pot = pots.of(code);
+    BatchRecord batch = pot.batch();
+    PotHeat heat = pots.heat(batch, fmt.now());
     BatchState state = batch.state();
     List<Appliances.Owned> known = appliances.all();
     model.addAttribute("batch", batch);
     model.addAttribute("row", rows.row(pot, fmt));
-    model.addAttribute("page", PotPage.of(state, heat, fmt, clock.instant()));
-    model.addAttribute(
-        "leaving", LeavingView.of(state, new BatchReckoning(catalogues.current(), state), fmt));
+    model.addAttribute("page", PotPage.of(state, heat, fmt, fmt.now()));
+    model.addAttribute("leaving", LeavingView.of(state, heat.reckoning(), fmt));
     model.addAttribute("grossTyped", "");
     model.addAttribute("infusing", state.status() == BatchState.Status.INFUSING);
     model.addAttribute("stint", state.heat().now().orElse(null));
@@ -181,9 +124,8 @@ class StoveController {
     model.addAttribute("settings", settings(state, known, fmt));
     model.addAttribute("appliances", known);
     model.addAttribute("kinds", kinds(known));
-    model.addAttribute("tests", Assumed.HandTest.values());
     model.addAttribute("answers", HeatAnswer.values());
-    model.addAttribute("places", households.places());
+    model.addAttribute("places", places.all());
     model.addAttribute("imports", imports.of(batch));
     model.addAttribute("zone", house.zone().getId());
     model.addAttribute("demo", house.demo());

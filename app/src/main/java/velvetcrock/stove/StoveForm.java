@@ -11,6 +11,8 @@ import velvetcrock.core.batch.Bath;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.web.Flat;
+import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
 /**
@@ -19,9 +21,7 @@ import velvetcrock.web.Typed;
  * @param kind what it is
  * @param appliance id or kind of what the pot stands on
  * @param setting position of the knob
- * @param bathName name of the water bath; empty where there is none
- * @param bathWidth its inner width, cm
- * @param bathDepth its water when full, cm
+ * @param water the water that it stands in
  * @param watts what goes into evaporation, W
  * @param felt what a hand felt
  * @param temperature a reading with its scale, such as {@code 43 C}
@@ -35,9 +35,7 @@ record StoveForm(
     @Nullable String kind,
     @Nullable String appliance,
     @Nullable String setting,
-    @Nullable String bathName,
-    @Nullable String bathWidth,
-    @Nullable String bathDepth,
+    @Flat BathFields water,
     @Nullable String watts,
     @Nullable String felt,
     @Nullable String temperature,
@@ -46,6 +44,17 @@ record StoveForm(
     @Nullable String place,
     @Nullable String happened,
     @Nullable String key) {
+
+  /**
+   * The water that it stands in.
+   *
+   * @param bathName name of the water bath; empty where there is none
+   * @param bathWidth its inner width, cm
+   * @param bathDepth its water when full, cm
+   */
+  record BathFields(
+      @Nullable String bathName, @Nullable String bathWidth, @Nullable String bathDepth) {}
+
   private static final double MM_PER_CM = 10;
 
   /** A bath wants water when a third of it is left. */
@@ -54,8 +63,7 @@ record StoveForm(
   private static final int LONGEST_SETTING = 40;
 
   static StoveForm empty() {
-    return new StoveForm(
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    return Forms.blank(StoveForm.class);
   }
 
   String knobName() {
@@ -69,18 +77,19 @@ record StoveForm(
   }
 
   @Nullable Bath bath() {
-    if (Typed.blank(bathName)) {
+    if (Typed.blank(water.bathName())) {
       return null;
     }
     Problems problems = new Problems();
     Double width =
-        problems.attempt("bathWidth", () -> Typed.number(bathWidth, 3, 100, "centimetres"));
+        problems.attempt("bathWidth", () -> Typed.number(water.bathWidth(), 3, 100, "centimetres"));
     Double depth =
-        problems.attempt("bathDepth", () -> Typed.number(bathDepth, 0.5, 50, "centimetres"));
+        problems.attempt(
+            "bathDepth", () -> Typed.number(water.bathDepth(), 0.5, 50, "centimetres"));
     Double power = problems.attempt("watts", () -> Typed.number(watts, 0, 5000, "watts"));
     problems.refuseIfAny();
     return new Bath(
-        Typed.text(bathName),
+        Typed.text(water.bathName()),
         depth * MM_PER_CM,
         depth * MM_PER_CM * LOWEST_SHARE,
         width * MM_PER_CM,

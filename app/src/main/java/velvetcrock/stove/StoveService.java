@@ -10,9 +10,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
-import velvetcrock.batch.Batches;
 import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchEvent;
@@ -34,7 +34,7 @@ import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Appliances.Owned;
-import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.web.Typed;
 
 /** Does at the stove what its forms ask for. */
@@ -42,23 +42,19 @@ import velvetcrock.web.Typed;
 class StoveService {
   private static final java.time.Duration CLOCK_DIFFERENCE = java.time.Duration.ofMinutes(2);
 
-  private final Batches batches;
+  private final BatchActs acts;
   private final BatchReadings readings;
   private final Appliances appliances;
-  private final Households households;
+  private final Places places;
   private final Clock clock;
   private final Map<String, Settled> typical = new ConcurrentHashMap<>();
 
   StoveService(
-      Batches batches,
-      BatchReadings readings,
-      Appliances appliances,
-      Households households,
-      Clock clock) {
-    this.batches = batches;
+      BatchActs acts, BatchReadings readings, Appliances appliances, Places places, Clock clock) {
+    this.acts = acts;
     this.readings = readings;
     this.appliances = appliances;
-    this.households = households;
+    this.places = places;
     this.clock = clock;
   }
 
@@ -91,7 +87,7 @@ class StoveService {
   }
 
   private Written append(BatchRecord batch, BatchEvent event, @Nullable Instant at, String key) {
-    return batches.append(batch.code(), event, at, null, key);
+    return acts.append(batch.code(), event, at, null, key);
   }
 
   private String putOn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
@@ -133,7 +129,7 @@ class StoveService {
   private String off(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
     append(batch, new TakenOffHeat(), at, key);
     if (!Typed.blank(form.place())) {
-      Stand stand = households.place(Typed.text(form.place())).stand();
+      Stand stand = places.one(Typed.text(form.place())).stand();
       append(batch, new Moved(stand), at, key + ":moved");
       return "Off the heat and carried to " + stand.name() + ".";
     }

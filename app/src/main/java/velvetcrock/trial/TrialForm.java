@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
+import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
 /** What was found of the glasses, or what a trial showed, as typed. */
@@ -18,7 +19,7 @@ record TrialForm(@Nullable List<Glass> glass, @Nullable String conclusion) {
       @Nullable String note) {}
 
   static TrialForm empty() {
-    return new TrialForm(null, null);
+    return Forms.blank(TrialForm.class);
   }
 
   /**

@@ -114,7 +114,7 @@ record TrialView(
         catalogue.herb(trial.herbKey()).name(),
         "/herbs/" + trial.herbKey(),
         trial.differs().words(),
-        fmt.date(standing.get(0).batch().state().charge().chargedOn()),
+        fmt.date(standing.get(0).batch().state().charge().begun().chargedOn()),
         jars,
         whole.jars().stream()
             .sorted(

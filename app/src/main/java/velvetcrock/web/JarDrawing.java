@@ -13,9 +13,7 @@ import velvetcrock.core.materia.Jar;
  * glass's shoulder and lid are ornament.
  *
  * @param id unique on its page, for the clip path
- * @param viewBox the drawing's frame, mm
- * @param widthPx width on the screen at the page's one scale
- * @param heightPx height on the screen at the page's one scale
+ * @param sheet the sheet that it is drawn on
  * @param glass outline of the glass
  * @param inside outline of the inside, to which oil and herb are clipped
  * @param oil the oil's body
@@ -23,15 +21,12 @@ import velvetcrock.core.materia.Jar;
  * @param flecks all flecks of herb as one path
  * @param lid the lid or cloth
  * @param shine the highlight
- * @param oilColour colour of the oil
- * @param fleckColour colour of the herb
+ * @param colours its colours
  * @param words the same in words
  */
 public record JarDrawing(
     String id,
-    String viewBox,
-    int widthPx,
-    int heightPx,
+    Sheet sheet,
     String glass,
     String inside,
     String oil,
@@ -40,9 +35,25 @@ public record JarDrawing(
     String lid,
     boolean lidded,
     String shine,
-    String oilColour,
-    String fleckColour,
+    Colours colours,
     String words) {
+
+  /**
+   * The sheet that it is drawn on.
+   *
+   * @param viewBox the drawing's frame, mm
+   * @param widthPx width on the screen at the page's one scale
+   * @param heightPx height on the screen at the page's one scale
+   */
+  public record Sheet(String viewBox, int widthPx, int heightPx) {}
+
+  /**
+   * Its colours.
+   *
+   * @param oilColour colour of the oil
+   * @param fleckColour colour of the herb
+   */
+  public record Colours(String oilColour, String fleckColour) {}
 
   private static final double WALL_MM = 2.2;
   private static final double LID_MM = 11;
@@ -104,9 +115,10 @@ public record JarDrawing(
     double oilTop = Math.min(jar.oilMm(), jar.brimMm());
     return new JarDrawing(
         jar.id(),
-        "0 0 " + n(width) + " " + n(height),
-        (int) Math.round(width * pxPerMm),
-        (int) Math.round(height * pxPerMm),
+        new JarDrawing.Sheet(
+            "0 0 " + n(width) + " " + n(height),
+            (int) Math.round(width * pxPerMm),
+            (int) Math.round(height * pxPerMm)),
         frame.body(WALL_MM),
         frame.body(0),
         oilTop <= 0 ? "" : frame.column(oilTop),
@@ -117,8 +129,7 @@ public record JarDrawing(
         jar.closed() ? frame.lid() : frame.cloth(),
         jar.closed() && (jar.shape() == Jar.Shape.JAR || jar.shape() == Jar.Shape.CROCK),
         frame.shine(),
-        jar.oilColour(),
-        jar.fleckColour(),
+        new JarDrawing.Colours(jar.oilColour(), jar.fleckColour()),
         jar.words());
   }
 

@@ -19,4 +19,18 @@ public final class MethodWords {
       case OVEN -> "Low oven";
     };
   }
+
+  /** How it is drawn, as it stands in a sentence after “drawn”. */
+  public static String inSentence(Method method) {
+    return switch (method) {
+      case COLD -> "cold, in the dark";
+      case SOLAR -> "in a sunny window";
+      case TWO_STAGE -> "in two stages, warm then dark";
+      case SPIRIT -> "through spirit";
+      case WARM -> "warm in a bath";
+      case CROCK -> "in the slow cooker";
+      case SIMMER -> "simmered over water";
+      case OVEN -> "in a low oven";
+    };
+  }
 }

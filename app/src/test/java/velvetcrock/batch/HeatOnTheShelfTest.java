@@ -29,6 +29,7 @@ import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Knob;
 import velvetcrock.core.batch.KnobTurned;
 import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.PutOnHeat;
@@ -217,16 +218,14 @@ class HeatOnTheShelfTest {
             method,
             List.of(herb),
             List.of(new OilIn("olive", 1, day.plusMonths(16), null, null)),
-            Range.exactly(400),
-            "400 ml",
+            new Charged.Oil(Range.exactly(400), "400 ml"),
             new JarIn("Jar", 720, 85),
             12,
             Use.SKIN,
             new Stand("place", "Stove", Light.ROOM, 20.0),
-            day,
-            0,
-            false,
-            true));
+            new Charged.Begun(day, 0, false),
+            true,
+            Manner.PLAIN));
   }
 
   private BatchState state() {

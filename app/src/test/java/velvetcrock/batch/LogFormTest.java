@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -15,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.springframework.beans.BeanUtils;
+import velvetcrock.Typing;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.AllWell;
 import velvetcrock.core.batch.BatchEvent;
@@ -59,11 +58,7 @@ class LogFormTest {
     for (int i = 0; i < fields.length; i += 2) {
       typed.put(fields[i], fields[i + 1]);
     }
-    Object[] values =
-        Arrays.stream(LogForm.class.getRecordComponents())
-            .map(component -> typed.get(component.getName()))
-            .toArray();
-    return (LogForm) BeanUtils.instantiateClass(LogForm.class.getDeclaredConstructors()[0], values);
+    return Typing.form(LogForm.class, typed);
   }
 
   private static BatchEvent event(String... fields) {

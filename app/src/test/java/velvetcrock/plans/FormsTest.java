@@ -33,7 +33,18 @@ class FormsTest {
 
   private static WhatIfForm sliders(@Nullable String celsius, List<String> pins, String set) {
     return new WhatIfForm(
-        null, null, null, null, null, null, celsius, null, null, null, null, null, pins, set);
+        new WhatIfForm.Material(null, null, null),
+        null,
+        null,
+        null,
+        celsius,
+        null,
+        null,
+        null,
+        null,
+        null,
+        pins,
+        set);
   }
 
   @Test
@@ -107,7 +118,7 @@ class FormsTest {
     assertThat(form.pins()).hasSize(1);
     WhatIfForm pinned = WhatIfForm.ofPin(form.pins().get(0)).orElseThrow();
     assertThat(pinned.celsius()).isEqualTo("60");
-    assertThat(pinned.herb()).isEqualTo("yarrow");
+    assertThat(pinned.material().herb()).isEqualTo("yarrow");
     assertThat(pinned.pinned()).isEqualTo(form.pins().get(0));
     assertThat(WhatIfForm.ofPin("rubbish")).isEmpty();
   }

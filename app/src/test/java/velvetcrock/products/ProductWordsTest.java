@@ -48,6 +48,7 @@ import velvetcrock.core.product.TinWent;
 import velvetcrock.core.product.WhippingSeen;
 import velvetcrock.ledger.Told;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Forms;
 
 /** How products are drawn and said. */
 class ProductWordsTest {
@@ -391,16 +392,13 @@ class ProductWordsTest {
 
   @Test
   void theSentenceKeepsWhatWasTyped() {
-    NewProductForm empty =
-        new NewProductForm(
-            null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null, null, null, null, null);
+    NewProductForm empty = Forms.blank(NewProductForm.class);
     List<NewProductForm.Row> usual = List.of(new NewProductForm.Row("carrier:olive", "100 ml"));
     NewProductForm form = empty.completed(usual);
 
     assertThat(form.making()).isEqualTo("SALVE");
     assertThat(form.parts()).isEqualTo(usual);
-    assertThat(form.key()).isNotBlank();
+    assertThat(form.sent().key()).isNotBlank();
     assertThat(set(form, "parts+").parts()).hasSize(2);
     assertThat(set(set(form, "parts+"), "parts-0").parts()).hasSize(1);
     assertThat(set(form, "parts-0").parts()).hasSize(1);
@@ -408,7 +406,7 @@ class ProductWordsTest {
     assertThat(set(set(form, "drops+"), "drops-0").drops()).isEmpty();
     assertThat(set(form, "parts-x").parts()).hasSize(1);
     assertThat(form.anew()).isFalse();
-    assertThat(form.place()).isEqualTo("COOL");
+    assertThat(form.keeping().place()).isEqualTo("COOL");
     assertThat(form.firstOil()).isEmpty();
   }
 
@@ -416,25 +414,17 @@ class ProductWordsTest {
     return new NewProductForm(
             form.making(),
             form.name(),
-            form.where(),
-            form.used(),
-            form.hardness(),
-            form.in(),
-            form.stirred(),
-            form.place(),
-            form.forWhat(),
+            new NewProductForm.Keeping(
+                form.keeping().where(), form.keeping().place(), form.keeping().forWhat()),
+            new NewProductForm.Firmness(form.firmness().used(), form.firmness().hardness()),
+            new NewProductForm.Melting(form.melting().in(), form.melting().stirred()),
             form.parts(),
             form.drops(),
-            form.count(),
-            form.size(),
-            form.cloth(),
-            form.pad(),
-            form.layers(),
+            new NewProductForm.Tins(form.tins().count(), form.tins().size()),
+            new NewProductForm.Cloth(form.wrap().cloth(), form.wrap().pad(), form.wrap().layers()),
             form.reason(),
             form.recipe(),
-            form.key(),
-            form.was(),
-            change)
+            new NewProductForm.Sent(form.sent().key(), form.sent().was(), change))
         .completed(List.of());
   }
 }

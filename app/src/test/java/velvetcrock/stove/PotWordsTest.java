@@ -24,6 +24,7 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Knob;
 import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.PutOnHeat;
 import velvetcrock.core.batch.Stand;
@@ -61,14 +62,14 @@ class PotWordsTest {
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 180, minute -> 43);
     PotRow row = row(180);
-    assertThat(row.mood()).isEqualTo("in");
-    assertThat(row.temperature()).isEqualTo("43.0");
-    assertThat(row.trend()).isEqualTo("steady");
+    assertThat(row.thermo().mood()).isEqualTo("in");
+    assertThat(row.thermo().temperature()).isEqualTo("43.0");
+    assertThat(row.thermo().trend()).isEqualTo("steady");
     assertThat(row.say()).isEqualTo("Leave it as it is.");
     assertThat(row.alarm()).isFalse();
-    assertThat(row.served()).isEqualTo("3 h");
-    assertThat(row.window()).isEqualTo("4 h to 12 h, usually 6 h");
-    assertThat(row.servedPercent()).isEqualTo(25);
+    assertThat(row.course().served()).isEqualTo("3 h");
+    assertThat(row.course().window()).isEqualTo("4 h to 12 h, usually 6 h");
+    assertThat(row.course().servedPercent()).isEqualTo(25);
     assertThat(row.way()).isEqualTo("Warm · Yoghurt maker on on");
   }
 
@@ -78,8 +79,8 @@ class PotWordsTest {
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 60, minute -> minute < 48 ? 42 : 42 + (minute - 48) * 0.5);
     PotRow row = row(60);
-    assertThat(row.mood()).isEqualTo("near");
-    assertThat(row.trend()).startsWith("rising, leaves the band in about ");
+    assertThat(row.thermo().mood()).isEqualTo("near");
+    assertThat(row.thermo().trend()).startsWith("rising, leaves the band in about ");
     assertThat(row.say()).isEqualTo("Turn it down a touch.");
     assertThat(row.alarm()).isFalse();
   }
@@ -90,7 +91,7 @@ class PotWordsTest {
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 60, minute -> minute < 48 ? 45 : 45 - (minute - 48) * 0.4);
     assertThat(row(60).say()).isEqualTo("Turn it up a touch.");
-    assertThat(row(60).trend()).startsWith("falling");
+    assertThat(row(60).thermo().trend()).startsWith("falling");
   }
 
   @Test
@@ -99,8 +100,8 @@ class PotWordsTest {
     on(Appliance.ELECTRIC_PLATE, "1", null);
     readings(0, 120, minute -> 44 + 3 * Math.sin(minute / 2.5));
     PotRow row = row(120);
-    assertThat(row.trend()).isEqualTo("swinging, 41–47 °C");
-    assertThat(row.mood()).isEqualTo("in");
+    assertThat(row.thermo().trend()).isEqualTo("swinging, 41–47 °C");
+    assertThat(row.thermo().mood()).isEqualTo("in");
   }
 
   @Test
@@ -108,14 +109,14 @@ class PotWordsTest {
     charge(Method.WARM);
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 30, minute -> 20 + minute * 0.4);
-    assertThat(row(30).moodWords()).isEqualTo("warming up");
-    assertThat(row(30).trend()).contains("in the band in about");
+    assertThat(row(30).thermo().moodWords()).isEqualTo("warming up");
+    assertThat(row(30).thermo().trend()).contains("in the band in about");
     assertThat(row(30).alarm()).isFalse();
 
     readings(30, 90, minute -> 43);
     readings(90, 130, minute -> 43 - (minute - 90) * 0.2);
     PotRow row = row(130);
-    assertThat(row.moodWords()).isEqualTo("below the band");
+    assertThat(row.thermo().moodWords()).isEqualTo("below the band");
     assertThat(row.alarm()).isTrue();
     assertThat(row.say()).isEqualTo("Turn it up a little.");
 
@@ -135,10 +136,10 @@ class PotWordsTest {
     topUp(58);
     readings(0, 60, minute -> celsius);
     PotRow row = row(60);
-    assertThat(row.moodWords()).isEqualTo(mood);
+    assertThat(row.thermo().moodWords()).isEqualTo(mood);
     assertThat(row.say()).isEqualTo(say);
     assertThat(row.alarm()).isTrue();
-    assertThat(row.mood()).isEqualTo("out");
+    assertThat(row.thermo().mood()).isEqualTo("out");
   }
 
   @Test
@@ -146,8 +147,8 @@ class PotWordsTest {
     charge(Method.WARM);
     on(Appliance.ELECTRIC_PLATE, "1", BATH);
     readings(0, 20, minute -> 43);
-    assertThat(row(14).bathBy()).isEqualTo(at(15).toEpochMilli());
-    assertThat(row(14).bath()).isEqualTo("Big pan: water until");
+    assertThat(row(14).water().bathBy()).isEqualTo(at(15).toEpochMilli());
+    assertThat(row(14).water().bath()).isEqualTo("Big pan: water until");
     PotRow late = row(20);
     assertThat(late.alarm()).isTrue();
     assertThat(late.say()).startsWith("Top up the bath with hot water.");
@@ -161,7 +162,7 @@ class PotWordsTest {
     charge(Method.WARM);
     on(Appliance.OVEN, "50", BATH);
     double minutes = (60 - 20) * Math.PI / 4 * 220 * 220 / 1000 / (60 / 2310.0) / 60;
-    assertThat(row(1).bathBy())
+    assertThat(row(1).water().bathBy())
         .isBetween(at(minutes).toEpochMilli() - 1000, at(minutes).toEpochMilli() + 1000);
   }
 
@@ -170,13 +171,13 @@ class PotWordsTest {
     charge(Method.WARM);
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 60, minute -> 43);
-    assertThat(row(63).mood()).isEqualTo("in");
+    assertThat(row(63).thermo().mood()).isEqualTo("in");
     PotRow silent = row(66);
-    assertThat(silent.mood()).isEqualTo("silent");
+    assertThat(silent.thermo().mood()).isEqualTo("silent");
     assertThat(silent.alarm()).isTrue();
     fromFile = true;
     assertThat(row(66).alarm()).isFalse();
-    assertThat(row(66).source()).isEqualTo("From a file, 6 min ago");
+    assertThat(row(66).thermo().source()).isEqualTo("From a file, 6 min ago");
   }
 
   @Test
@@ -184,13 +185,13 @@ class PotWordsTest {
     charge(Method.WARM);
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 13 * 60, minute -> 43);
-    assertThat(row(6 * 60, 6 * 60).moodWords()).isEqualTo("has had its time");
+    assertThat(row(6 * 60, 6 * 60).thermo().moodWords()).isEqualTo("has had its time");
     PotRow late = row(12 * 60 + 30, 12 * 60 + 30);
-    assertThat(late.moodWords()).isEqualTo("longer than it should");
+    assertThat(late.thermo().moodWords()).isEqualTo("longer than it should");
     assertThat(late.alarm()).isTrue();
     happens(13 * 60, new TakenOffHeat());
     assertThat(row(13 * 60 + 5).say()).isEqualTo("Strain it while it is warm.");
-    assertThat(row(13 * 60 + 5).mood()).isEqualTo("done");
+    assertThat(row(13 * 60 + 5).thermo().mood()).isEqualTo("done");
   }
 
   @Test
@@ -208,19 +209,19 @@ class PotWordsTest {
     charge(Method.CROCK);
     happens(0, new PutOnHeat(heater(Appliance.SLOW_COOKER), knob("low", 88.0), null));
     PotRow row = row(240);
-    assertThat(row.moodWords()).isEqualTo("likely too hot");
+    assertThat(row.thermo().moodWords()).isEqualTo("likely too hot");
     assertThat(row.say()).startsWith("Read a thermometer");
     assertThat(row.alarm()).isFalse();
-    assertThat(row.temperature()).doesNotContain(".");
+    assertThat(row.thermo().temperature()).doesNotContain(".");
   }
 
   @Test
   void aCoolAssumedPotIsLeftToWarm() {
     charge(Method.CROCK);
     happens(0, new PutOnHeat(heater(Appliance.SLOW_COOKER), knob("warm", 40.0), null));
-    assertThat(row(240).moodWords()).isEqualTo("likely below the band");
+    assertThat(row(240).thermo().moodWords()).isEqualTo("likely below the band");
     happens(241, new KnobTurned(knob("low", 62.0)));
-    assertThat(row(600).moodWords()).isEqualTo("likely in the band");
+    assertThat(row(600).thermo().moodWords()).isEqualTo("likely in the band");
   }
 
   @Test
@@ -230,19 +231,19 @@ class PotWordsTest {
     on(Appliance.YOGHURT_MAKER, "on", null);
     readings(0, 60, minute -> 43);
     PotRow row = row(60);
-    assertThat(row.temperature()).isEqualTo("109.4");
-    assertThat(row.band()).isEqualTo("100–122 °F, never above 194 °F");
-    assertThat(row.lastValue()).isBetween(109.3, 109.5);
+    assertThat(row.thermo().temperature()).isEqualTo("109.4");
+    assertThat(row.thermo().band()).isEqualTo("100–122 °F, never above 194 °F");
+    assertThat(row.last().lastValue()).isBetween(109.3, 109.5);
   }
 
   @Test
   void aPotNotYetOnTheHeatSaysSo() {
     charge(Method.WARM);
     PotRow row = row(5);
-    assertThat(row.temperature()).isEqualTo("–");
-    assertThat(row.moodWords()).isEqualTo("not on the heat");
-    assertThat(row.pull()).isNotEmpty();
-    assertThat(row.lastAt()).isZero();
+    assertThat(row.thermo().temperature()).isEqualTo("–");
+    assertThat(row.thermo().moodWords()).isEqualTo("not on the heat");
+    assertThat(row.course().pull()).isNotEmpty();
+    assertThat(row.last().lastAt()).isZero();
     on(Appliance.YOGHURT_MAKER, "on", null);
     assertThat(row.onHeat()).isFalse();
     assertThat(row(5).onHeat()).isTrue();
@@ -307,16 +308,14 @@ class PotWordsTest {
                     0.10,
                     "50 g")),
             List.of(new OilIn("olive", 1, day.plusMonths(16), null, null)),
-            Range.exactly(400),
-            "400 ml",
+            new Charged.Oil(Range.exactly(400), "400 ml"),
             new JarIn("Jar", 720, 85),
             12,
             Use.SKIN,
             new Stand("place", "Stove", Light.ROOM, 20.0),
-            day,
-            0,
-            false,
-            true));
+            new Charged.Begun(day, 0, false),
+            true,
+            Manner.PLAIN));
   }
 
   private void happens(double minute, BatchEvent event) {

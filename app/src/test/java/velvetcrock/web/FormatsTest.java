@@ -84,9 +84,9 @@ class FormatsTest {
     JarDrawing drawing = JarDrawing.of(jar, 2);
 
     assertThat(drawing).isEqualTo(JarDrawing.of(jar, 2));
-    assertThat(drawing.viewBox()).isEqualTo("0 0 90.4 124.2");
+    assertThat(drawing.sheet().viewBox()).isEqualTo("0 0 90.4 124.2");
     assertThat(drawing.surface()).isEqualTo("M5.2 44h80");
-    assertThat(drawing.widthPx()).isEqualTo(181);
+    assertThat(drawing.sheet().widthPx()).isEqualTo(181);
     assertThat(JarDrawing.mix("#000000", "#ffffff", 0.5)).isEqualTo("#808080");
   }
 

@@ -100,8 +100,11 @@ class JarDrawingTest {
         new JarDrawing.Filled(
             "a", 50, 60, 100, 90, Jar.Shape.JAR, false, false, true, "#ffffff", "#000000", "");
 
-    assertThat(JarDrawing.of(wide, 2).widthPx() - JarDrawing.of(narrow, 2).widthPx()).isEqualTo(60);
-    assertThat(JarDrawing.of(wide, 2).heightPx()).isEqualTo(JarDrawing.of(narrow, 2).heightPx());
+    assertThat(
+            JarDrawing.of(wide, 2).sheet().widthPx() - JarDrawing.of(narrow, 2).sheet().widthPx())
+        .isEqualTo(60);
+    assertThat(JarDrawing.of(wide, 2).sheet().heightPx())
+        .isEqualTo(JarDrawing.of(narrow, 2).sheet().heightPx());
     assertThat(JarDrawing.of(wide, 2).lidded()).isFalse();
     assertThat(JarDrawing.of(wide, 2).lid()).isNotEqualTo(JarDrawing.of(narrow, 2).lid());
   }

@@ -136,7 +136,7 @@ public final class BatchLog {
     require(straining.strained() == null, "kind", "It has been strained already.");
     require(!jar.notPoured(), "kind", "It rests in spirit and has had no oil yet.");
     require(event.oilMl() > 0, "amount", "What came out is above 0.");
-    Range inMl = jar.pouredMl() == null ? charge.oilMl() : Range.exactly(jar.pouredMl());
+    Range inMl = jar.pouredMl() == null ? charge.oil().oilMl() : Range.exactly(jar.pouredMl());
     double mostMl = (inMl.high() + jar.toppedUpMl()) * MOST_OUT_OF_IN;
     require(
         event.oilMl() <= mostMl,

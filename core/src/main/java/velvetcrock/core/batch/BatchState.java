@@ -404,7 +404,7 @@ public record BatchState(
     Range first =
         rest() != null && rest().pouredAt() != null
             ? Range.exactly(rest().pouredMl())
-            : charge.oilMl();
+            : charge.oil().oilMl();
     return first.plus(Range.exactly(toppedUpMl()));
   }
 
@@ -415,7 +415,7 @@ public record BatchState(
 
   /** Days since charging, by the household's calendar; 0 on the day itself. */
   public long day(LocalDate today) {
-    return ChronoUnit.DAYS.between(charge.chargedOn(), today);
+    return ChronoUnit.DAYS.between(charge.begun().chargedOn(), today);
   }
 
   /** A bottle by its letter. */

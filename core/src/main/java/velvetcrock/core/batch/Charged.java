@@ -20,12 +20,9 @@ import velvetcrock.core.spirit.EthanolWater;
 /**
  * The jar was charged, or taken on when it had been charged before.
  *
- * @param oilMl oil, ml; a range where it is not known exactly
- * @param oilText what was typed for it
+ * @param oil the oil that was poured
  * @param coverMm cover aimed at, mm
- * @param chargedOn the day, in the household's time zone
- * @param aboutDays by how many days either way the day may be wrong; 0 when it is known
- * @param takenOn whether it was begun before the log was
+ * @param begun when it was charged, and how well that is known
  * @param cleanAndDry whether jar and herb were said to be clean and bone-dry
  * @param manner how it was charged, where it was not simply poured
  */
@@ -33,67 +30,50 @@ public record Charged(
     Method method,
     List<HerbIn> herbs,
     List<OilIn> carriers,
-    Range oilMl,
-    String oilText,
+    Oil oil,
     JarIn jar,
     double coverMm,
     Use use,
     Stand stand,
-    LocalDate chargedOn,
-    int aboutDays,
-    boolean takenOn,
+    Begun begun,
     boolean cleanAndDry,
     Manner manner)
     implements JarEvent {
+
+  /**
+   * The oil that was poured.
+   *
+   * @param oilMl oil, ml; a range where it is not known exactly
+   * @param oilText what was typed for it
+   */
+  public record Oil(Range oilMl, String oilText) {}
+
+  /**
+   * When it was charged, and how well that is known.
+   *
+   * @param chargedOn the day, in the household's time zone
+   * @param aboutDays by how many days either way the day may be wrong; 0 when it is known
+   * @param takenOn whether it was begun before the log was
+   */
+  public record Begun(LocalDate chargedOn, int aboutDays, boolean takenOn) {}
+
   /** Checks what has to be there and copies the lists. */
   public Charged {
     Checks.present("method", method);
     herbs = Checks.some("herbs", herbs);
     carriers = Checks.some("carriers", carriers);
-    Checks.present("oilMl", oilMl);
-    Checks.within("oilMl", oilMl.low(), 0, 100_000);
-    Checks.within("oilMl", oilMl.high(), 0.001, 100_000);
-    Checks.text("oilText", oilText);
+    Checks.present("oilMl", oil.oilMl());
+    Checks.within("oilMl", oil.oilMl().low(), 0, 100_000);
+    Checks.within("oilMl", oil.oilMl().high(), 0.001, 100_000);
+    Checks.text("oilText", oil.oilText());
     Checks.present("jar", jar);
     Checks.within("coverMm", coverMm, 0, 200);
     Checks.present("use", use);
     Checks.present("stand", stand);
-    Checks.present("chargedOn", chargedOn);
-    Checks.within("chargedOn", chargedOn.getYear(), 1900, 2200);
-    Checks.within("aboutDays", aboutDays, 0, 3660);
+    Checks.present("chargedOn", begun.chargedOn());
+    Checks.within("chargedOn", begun.chargedOn().getYear(), 1900, 2200);
+    Checks.within("aboutDays", begun.aboutDays(), 0, 3660);
     manner = manner == null ? Manner.PLAIN : manner;
-  }
-
-  /** A charge that was simply poured. */
-  public Charged(
-      Method method,
-      List<HerbIn> herbs,
-      List<OilIn> carriers,
-      Range oilMl,
-      String oilText,
-      JarIn jar,
-      double coverMm,
-      Use use,
-      Stand stand,
-      LocalDate chargedOn,
-      int aboutDays,
-      boolean takenOn,
-      boolean cleanAndDry) {
-    this(
-        method,
-        herbs,
-        carriers,
-        oilMl,
-        oilText,
-        jar,
-        coverMm,
-        use,
-        stand,
-        chargedOn,
-        aboutDays,
-        takenOn,
-        cleanAndDry,
-        Manner.PLAIN);
   }
 
   /** The same, standing elsewhere. */
@@ -102,15 +82,12 @@ public record Charged(
         method,
         herbs,
         carriers,
-        oilMl,
-        oilText,
+        new Charged.Oil(oil.oilMl(), oil.oilText()),
         jar,
         coverMm,
         use,
         elsewhere,
-        chargedOn,
-        aboutDays,
-        takenOn,
+        new Charged.Begun(begun.chargedOn(), begun.aboutDays(), begun.takenOn()),
         cleanAndDry,
         manner);
   }
@@ -121,15 +98,12 @@ public record Charged(
         method,
         herbs,
         dated,
-        oilMl,
-        oilText,
+        new Charged.Oil(oil.oilMl(), oil.oilText()),
         jar,
         coverMm,
         use,
         stand,
-        chargedOn,
-        aboutDays,
-        takenOn,
+        new Charged.Begun(begun.chargedOn(), begun.aboutDays(), begun.takenOn()),
         cleanAndDry,
         manner);
   }
@@ -146,7 +120,7 @@ public record Charged(
 
   /** Whether day and amounts are all known exactly. */
   public boolean exact() {
-    return aboutDays == 0 && oilMl.exact() && herbMassG().exact();
+    return begun.aboutDays() == 0 && oil.oilMl().exact() && herbMassG().exact();
   }
 
   @Override
@@ -172,7 +146,7 @@ public record Charged(
   /** The day may be wrong by some days, and its hour is not known. */
   @Override
   public Instant earliest(Instant at, ZoneId zone) {
-    return chargedOn.minusDays(aboutDays).atStartOfDay(zone).toInstant();
+    return begun.chargedOn().minusDays(begun.aboutDays()).atStartOfDay(zone).toInstant();
   }
 
   @Override
@@ -211,7 +185,7 @@ public record Charged(
         .forEach(h -> taken.add(new FromLot(h.lot(), h.massG().middle())));
     SpiritIn spirit = manner.spirit();
     if (spirit == null) {
-      taken.addAll(oil(oilMl.middle()));
+      taken.addAll(oil(oil.oilMl().middle()));
     } else if (spirit.lot() != null) {
       double ml = spirit.massG() / EthanolWater.density(spirit.abvPercent());
       taken.add(new FromLot(spirit.lot(), ml));

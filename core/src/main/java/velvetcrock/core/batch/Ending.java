@@ -17,5 +17,10 @@ public enum Ending {
   /** Broken or spilled. */
   SPILLED,
   /** For another reason. */
-  OTHER
+  OTHER;
+
+  /** Whether only a bottle comes to it: herb and oil in a jar are thrown out for other reasons. */
+  public boolean ofBottlesAlone() {
+    return this == USED_UP || this == PAST_DATE;
+  }
 }

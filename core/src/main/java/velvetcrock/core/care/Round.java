@@ -240,7 +240,7 @@ public final class Round {
 
   /** The day after a slurry was poured: only once it has settled does its level mean anything. */
   private Optional<Task> settle(BatchState state) {
-    LocalDate due = state.charge().chargedOn().plusDays(1);
+    LocalDate due = state.charge().begun().chargedOn().plusDays(1);
     return due.isAfter(today) ? Optional.empty() : Optional.of(new Task(Kind.SETTLE, due, null, 0));
   }
 
@@ -277,7 +277,7 @@ public final class Round {
   }
 
   private Optional<Task> every(int days, BatchState state, @Nullable Instant last, Kind kind) {
-    LocalDate since = last == null ? state.charge().chargedOn() : date(last);
+    LocalDate since = last == null ? state.charge().begun().chargedOn() : date(last);
     LocalDate due = since.plusDays(days);
     return due.isAfter(today) ? Optional.empty() : Optional.of(new Task(kind, due, null, 0));
   }

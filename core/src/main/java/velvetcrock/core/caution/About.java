@@ -18,6 +18,8 @@ public enum About {
   SPIRIT,
   /** What is made of an oil. */
   PRODUCT,
+  /** What lies in the drawer. */
+  LOT,
   /** Plans beside each other. */
   OUTLOOK
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Charge;
@@ -133,6 +134,11 @@ public final class Cautions {
     rules.stream().filter(r -> r.holds(facts)).map(Rule::code).forEach(codes::add);
     codes.addAll(facts.codes());
     return of(codes);
+  }
+
+  /** Cautions of several things told in one place: each once, worst first. */
+  public List<Caution> together(List<Caution> some, List<Caution> more) {
+    return of(Stream.concat(some.stream(), more.stream()).map(Caution::code).toList());
   }
 
   /** What to say while something is planned, worst first. */

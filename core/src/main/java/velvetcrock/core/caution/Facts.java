@@ -163,7 +163,7 @@ public final class Facts {
               note(!levels.fits(), "too-full");
               note(charge.covers() && levels.coverMm() < ChargeOrder.THIN_COVER_MM, "thin-cover");
             });
-    note(charge.waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT, "free-water");
+    note(charge.water().waterPercentOfOil() > Charge.WATER_OIL_CAN_HOLD_PERCENT, "free-water");
   }
 
   private void contents(ChargeOrder order) {
@@ -193,7 +193,8 @@ public final class Facts {
     note(celsius > HeatGoal.BATH_CEILING_C, "heat:near-boiling");
     note(celsius >= HeatGoal.FRYING_C, "heat:frying");
     note(
-        situation.order().herbs().stream().anyMatch(h -> celsius > h.herb().drawing().ceilingC()),
+        situation.order().herbs().stream()
+            .anyMatch(h -> celsius > h.herb().handling().drawing().ceilingC()),
         "heat:over-herb");
     note(
         situation.order().carriers().shares().stream().anyMatch(s -> s.carrier().solidAt(celsius)),

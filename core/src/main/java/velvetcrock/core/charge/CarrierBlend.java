@@ -58,12 +58,12 @@ public record CarrierBlend(List<Share> shares) {
     return solid.isEmpty()
         ? OptionalDouble.empty()
         : OptionalDouble.of(
-            solid.stream().mapToDouble(s -> s.share() * s.carrier().meltsC()).sum() / share);
+            solid.stream().mapToDouble(s -> s.share() * s.carrier().body().meltsC()).sum() / share);
   }
 
   /** The highest melting point among its parts, °C: below it something in it is solid. */
   public double meltedAboveC() {
-    return shares.stream().mapToDouble(s -> s.carrier().meltsC()).max().orElseThrow();
+    return shares.stream().mapToDouble(s -> s.carrier().body().meltsC()).max().orElseThrow();
   }
 
   /** The carriers' names, largest share first. */

@@ -11,14 +11,11 @@ import velvetcrock.core.materia.Cut;
  * @param herbMassG herb, g
  * @param oilMl oil, ml
  * @param oilMassG oil at 20 °C, g
- * @param bedMl settled bed after swelling, ml
- * @param voidMl oil that fills the gaps in the bed, ml
- * @param coverMl oil that stands above the bed at the depth asked for, ml; 0 without a jar
+ * @param room what herb and oil take up in the jar
  * @param coveringOilPerHerb smallest w/v ratio that fills the gaps and covers, ml per g
  * @param covers whether the oil fills the gaps and covers
  * @param topUpMl oil to be added on days 1–3 as the herb swells, ml
- * @param waterMl free water that the herb brings, ml
- * @param waterPercentOfOil that water as a share of the oil's weight, %
+ * @param water the water that the herb brings
  * @param levels where things stand in the jar, if there is one
  * @param waysOut what could be done when it does not cover; empty when it does
  * @param reckoning how it was found
@@ -27,17 +24,31 @@ public record Charge(
     double herbMassG,
     double oilMl,
     double oilMassG,
-    double bedMl,
-    double voidMl,
-    double coverMl,
+    Room room,
     double coveringOilPerHerb,
     boolean covers,
     double topUpMl,
-    double waterMl,
-    double waterPercentOfOil,
+    Water water,
     Optional<Levels> levels,
     List<WayOut> waysOut,
     Reckoning reckoning) {
+
+  /**
+   * What herb and oil take up in the jar.
+   *
+   * @param bedMl settled bed after swelling, ml
+   * @param voidMl oil that fills the gaps in the bed, ml
+   * @param coverMl oil that stands above the bed at the depth asked for, ml; 0 without a jar
+   */
+  public record Room(double bedMl, double voidMl, double coverMl) {}
+
+  /**
+   * The water that the herb brings.
+   *
+   * @param waterMl free water that the herb brings, ml
+   * @param waterPercentOfOil that water as a share of the oil's weight, %
+   */
+  public record Water(double waterMl, double waterPercentOfOil) {}
 
   /** Share of free water that an oil can hold, % of its weight (typical). */
   public static final double WATER_OIL_CAN_HOLD_PERCENT = 0.1;
@@ -49,7 +60,7 @@ public record Charge(
 
   /** Oil that is missing to fill the gaps and cover, ml; 0 when it covers. */
   public double shortMl() {
-    return Math.max(0, voidMl + coverMl - oilMl);
+    return Math.max(0, room.voidMl() + room.coverMl() - oilMl);
   }
 
   /**

@@ -2,9 +2,10 @@ package velvetcrock.core.drawer;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
@@ -64,15 +65,15 @@ public record Lot(
   /** The first day on which any of it was gathered, which its keeping counts from. */
   public Optional<LocalDate> harvestedOn() {
     return Stream.concat(
-            Stream.ofNullable(details.harvestedOn()), pickings.stream().map(Picking::on))
+            Stream.ofNullable(details.dates().harvestedOn()), pickings.stream().map(Picking::on))
         .min(LocalDate::compareTo);
   }
 
   /** The day that its age counts from: gathering, else pressing or buying, else opening. */
   public Optional<LocalDate> since() {
     return harvestedOn()
-        .or(() -> Optional.ofNullable(details.boughtOn()))
-        .or(() -> Optional.ofNullable(details.openedOn()));
+        .or(() -> Optional.ofNullable(details.dates().boughtOn()))
+        .or(() -> Optional.ofNullable(details.dates().openedOn()));
   }
 
   /**
@@ -84,7 +85,7 @@ public record Lot(
   public Optional<LocalDate> goodUntil(Catalogue catalogue) {
     return switch (details.kind()) {
       case HERB ->
-          details.state() == HerbState.DRIED
+          details.plant().state() == HerbState.DRIED
               ? harvestedOn().map(on -> on.plusMonths(part().driedKeepsMonths()))
               : Optional.empty();
       case CARRIER -> dates(catalogue, 1).ownDate();
@@ -97,46 +98,56 @@ public record Lot(
     return new CarrierDates(
         catalogue.carrier(details.thing()),
         share,
-        details.bestBefore(),
-        details.openedOn(),
-        details.boughtOn());
+        details.dates().bestBefore(),
+        details.dates().openedOn(),
+        details.dates().boughtOn());
   }
 
-  /**
-   * Codes of the cautions that its age calls for: a herb past its keeping; an oil past or within
-   * four months of its own date, open for over half of what it keeps once opened, or of a kind that
-   * turns soon (practice).
-   */
-  public List<String> worries(Catalogue catalogue, LocalDate today) {
-    List<String> codes = new ArrayList<>();
+  /** What its age calls for. */
+  public enum Age {
+    /** A herb past its keeping. */
+    HERB_PAST,
+    /** An oil past its own date. */
+    OIL_PAST,
+    /** An oil within four months of its own date. */
+    OIL_NEAR,
+    /** An oil open for over half of what it keeps once opened. */
+    OIL_OPEN_LONG,
+    /** An oil of a kind that turns soon. */
+    OIL_TURNS_SOON
+  }
+
+  /** What its age calls for on a day (practice). */
+  public Set<Age> ages(Catalogue catalogue, LocalDate today) {
+    Set<Age> ages = EnumSet.noneOf(Age.class);
     Optional<LocalDate> until = goodUntil(catalogue);
     boolean past = until.isPresent() && until.get().isBefore(today);
     if (details.kind() == Kind.HERB && past) {
-      codes.add("old-herb");
+      ages.add(Age.HERB_PAST);
     }
     if (details.kind() == Kind.CARRIER) {
       Carrier carrier = catalogue.carrier(details.thing());
       if (past) {
-        codes.add("old-carrier");
+        ages.add(Age.OIL_PAST);
       } else if (until.isPresent() && until.get().isBefore(today.plusMonths(NEAR_DATE_MONTHS))) {
-        codes.add("carrier-near-date");
+        ages.add(Age.OIL_NEAR);
       }
-      LocalDate opened = details.openedOn();
+      LocalDate opened = details.dates().openedOn();
       long half = Math.round(carrier.opensForMonths() * OPENED_LONG_SHARE);
       if (opened != null && opened.plusMonths(half).isBefore(today)) {
-        codes.add("carrier-opened-long");
+        ages.add(Age.OIL_OPEN_LONG);
       }
       if (carrier.shortLived()) {
-        codes.add("carrier-short-lived");
+        ages.add(Age.OIL_TURNS_SOON);
       }
     }
-    return codes;
+    return ages;
   }
 
   /** The water in a herb: its own where it is known, else what is usual for its state. */
   public double waterFraction(Catalogue catalogue) {
-    Double own = details.waterFraction();
-    HerbState state = details.state();
+    Double own = details.plant().waterFraction();
+    HerbState state = details.plant().state();
     if (own != null || state == null) {
       return own == null ? 0 : own;
     }
@@ -144,7 +155,7 @@ public record Lot(
   }
 
   private Part part() {
-    Part part = details.part();
+    Part part = details.plant().part();
     return part == null ? Part.LEAF : part;
   }
 

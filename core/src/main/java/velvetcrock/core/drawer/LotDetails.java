@@ -12,15 +12,9 @@ import velvetcrock.core.materia.Part;
  *
  * @param thing key in the catalogue; empty for spirit
  * @param name what the household calls it; empty for the catalogue's name
- * @param part of a herb; null for anything else
- * @param cut of a herb; null for anything else
- * @param state of a herb; null for anything else
- * @param waterFraction a herb's own water content where it is known, wet basis
+ * @param plant what belongs to a herb; all null for anything else
  * @param from where it grew, or from whom it was bought; may be empty
- * @param harvestedOn of a herb that was gathered at once; pickings have their own days
- * @param boughtOn the day it was bought or pressed
- * @param openedOn the day it was opened
- * @param bestBefore the date printed on it
+ * @param dates the days of its life
  * @param abvPercent strength of spirit, % vol; null for anything else
  * @param priceMinor what was paid for it in hundredths; 0 for free, null if not known
  */
@@ -28,18 +22,40 @@ public record LotDetails(
     Kind kind,
     String thing,
     String name,
-    @Nullable Part part,
-    @Nullable Cut cut,
-    @Nullable HerbState state,
-    @Nullable Double waterFraction,
+    Plant plant,
     Origin origin,
     String from,
-    @Nullable LocalDate harvestedOn,
-    @Nullable LocalDate boughtOn,
-    @Nullable LocalDate openedOn,
-    @Nullable LocalDate bestBefore,
+    Dates dates,
     @Nullable Double abvPercent,
     @Nullable Long priceMinor) {
+
+  /**
+   * What belongs to a herb; all null for anything else.
+   *
+   * @param part of a herb; null for anything else
+   * @param cut of a herb; null for anything else
+   * @param state of a herb; null for anything else
+   * @param waterFraction a herb's own water content where it is known, wet basis
+   */
+  public record Plant(
+      @Nullable Part part,
+      @Nullable Cut cut,
+      @Nullable HerbState state,
+      @Nullable Double waterFraction) {}
+
+  /**
+   * The days of its life.
+   *
+   * @param harvestedOn of a herb that was gathered at once; pickings have their own days
+   * @param boughtOn the day it was bought or pressed
+   * @param openedOn the day it was opened
+   * @param bestBefore the date printed on it
+   */
+  public record Dates(
+      @Nullable LocalDate harvestedOn,
+      @Nullable LocalDate boughtOn,
+      @Nullable LocalDate openedOn,
+      @Nullable LocalDate bestBefore) {}
 
   /** What can lie in a drawer. */
   public enum Kind {
@@ -85,11 +101,14 @@ public record LotDetails(
     Problems problems = new Problems();
     boolean herb = kind == Kind.HERB;
     problems.require(
-        herb == (part != null) && herb == (cut != null) && herb == (state != null),
+        herb == (plant.part() != null)
+            && herb == (plant.cut() != null)
+            && herb == (plant.state() != null),
         "part",
         "A herb has part, cut and state, and nothing else has.");
     problems.require(
-        waterFraction == null || herb && waterFraction >= 0 && waterFraction <= 0.97,
+        plant.waterFraction() == null
+            || herb && plant.waterFraction() >= 0 && plant.waterFraction() <= 0.97,
         "water",
         "The water in a herb is a share between 0 and 97 %.");
     problems.require(
@@ -106,7 +125,9 @@ public record LotDetails(
     problems.require(
         from.length() <= LONGEST_TEXT, "from", "At most " + LONGEST_TEXT + " letters.");
     problems.require(
-        openedOn == null || boughtOn == null || !openedOn.isBefore(boughtOn),
+        dates.openedOn() == null
+            || dates.boughtOn() == null
+            || !dates.openedOn().isBefore(dates.boughtOn()),
         "openedOn",
         "It was opened on the day it was bought or later.");
     problems.refuseIfAny();
@@ -118,16 +139,10 @@ public record LotDetails(
         kind,
         thing,
         name,
-        part,
-        cut,
-        state,
-        waterFraction,
+        new LotDetails.Plant(plant.part(), plant.cut(), plant.state(), plant.waterFraction()),
         origin,
         from,
-        harvestedOn,
-        boughtOn,
-        on,
-        bestBefore,
+        new LotDetails.Dates(dates.harvestedOn(), dates.boughtOn(), on, dates.bestBefore()),
         abvPercent,
         priceMinor);
   }

@@ -379,7 +379,10 @@ public final class BatchReckoning {
   /** Where its oil should be on the heat, by its method and its most delicate herb. */
   public HeatGoal heatGoal() {
     double ceiling =
-        herbs().stream().mapToDouble(h -> h.herb().drawing().ceilingC()).min().orElseThrow();
+        herbs().stream()
+            .mapToDouble(h -> h.herb().handling().drawing().ceilingC())
+            .min()
+            .orElseThrow();
     return HeatGoal.of(state.charge().method(), ceiling);
   }
 
@@ -544,8 +547,8 @@ public final class BatchReckoning {
    * @throws velvetcrock.core.Refused if no date of a carrier is known
    */
   public KeepingRange keeping(BottleState bottle, ZoneId zone, Series readings) {
-    int about = state.charge().aboutDays();
-    LocalDate charged = state.charge().chargedOn();
+    int about = state.charge().begun().aboutDays();
+    LocalDate charged = state.charge().begun().chargedOn();
     BatchKeeping keeping = new BatchKeeping(state, this, zone, readings);
     Keeping early = keeping.of(bottle, charged.minusDays(about));
     Keeping late = about == 0 ? early : keeping.of(bottle, charged.plusDays(about));

@@ -1,8 +1,11 @@
 package velvetcrock.core.jar;
 
+import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.Observations;
+import velvetcrock.core.batch.Smelled;
 import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Facts;
 
@@ -31,6 +34,15 @@ public final class JarFacts {
     Facts facts = Facts.about(About.JAR);
     seen.worries().forEach(worry -> facts.note(true, "seen:" + worry));
     return facts;
+  }
+
+  /** Of what one entry saw or smelled; of any other, nothing. */
+  public static Facts of(BatchEvent event) {
+    Observations none = Observations.none();
+    if (event instanceof Looked looked) {
+      return seen(none.after(looked));
+    }
+    return event instanceof Smelled smelled ? seen(none.after(smelled)) : seen(none);
   }
 
   /** Whether there is spirit in it that has still to leave. */

@@ -140,6 +140,11 @@ public final class PotHeat {
     lastC = celsius;
   }
 
+  /** The reckoning of the batch that it is of. */
+  public BatchReckoning reckoning() {
+    return reckoning;
+  }
+
   /** Where the oil should be, and for how long. */
   public HeatGoal goal() {
     return goal;

@@ -74,9 +74,9 @@ public record Window(
     Optional<Integer> aim = charge.aimDays();
     if (aim.isPresent()) {
       int day = aim.get();
-      return days(charge.chargedOn(), day, day, day + DAYS_AFTER_AIM);
+      return days(charge.begun().chargedOn(), day, day, day + DAYS_AFTER_AIM);
     }
-    Window window = of(charge.method(), charge.chargedOn(), goal);
+    Window window = of(charge.method(), charge.begun().chargedOn(), goal);
     BatchState.Rest rest = state.rest();
     if (rest == null) {
       return window;

@@ -158,7 +158,7 @@ public record Formula(
    * @param oilMl oil, ml
    */
   public static double oilPerWaxByVolume(Wax wax, double pelletsMl, Carrier oil, double oilMl) {
-    return oilMl * oil.density20() / (pelletsMl * wax.pelletDensity());
+    return oilMl * oil.body().density20() / (pelletsMl * wax.pelletDensity());
   }
 
   /** Weight of a melt that fills so many tins, with what stays in pan and jug, g. */

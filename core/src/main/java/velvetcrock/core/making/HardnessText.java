@@ -91,7 +91,7 @@ public final class HardnessText {
   /** Spoons of loose pellets to a cup of oil; a guess, as pellets pack as they like. */
   public String spoons(double hardness) {
     double cupMl = new MeasureReader(kitchen).read("1 cup").amount().middle();
-    double waxG = cupMl * oil.density20() / Formula.oilPerWax(wax.hardness(), hardness);
+    double waxG = cupMl * oil.body().density20() / Formula.oilPerWax(wax.hardness(), hardness);
     double spoonMl = new MeasureReader(kitchen).read("1 tbsp").amount().middle();
     double spoons = Math.max(0.5, Math.round(2 * waxG / wax.pelletDensity() / spoonMl) / 2.0);
     return "about " + Figures.plain(spoons) + " tbsp to a cup";

@@ -58,14 +58,16 @@ public record Ingredient(
    */
   public static Ingredient of(Carrier carrier, double massG, double usedAtC) {
     boolean melted =
-        carrier.meltsC() > Carrier.ROOM_C && carrier.meltsC() < 30 && usedAtC > COCONUT_MELTS_C;
+        carrier.body().meltsC() > Carrier.ROOM_C
+            && carrier.body().meltsC() < 30
+            && usedAtC > COCONUT_MELTS_C;
     return new Ingredient(
-        carrier.meltsC() >= 30 ? Kind.BUTTER : Kind.OIL,
+        carrier.body().meltsC() >= 30 ? Kind.BUTTER : Kind.OIL,
         carrier.key(),
         massG,
         melted ? 0 : carrier.hardness(),
-        carrier.density20(),
-        carrier.meltsC());
+        carrier.body().density20(),
+        carrier.body().meltsC());
   }
 
   /**
@@ -79,7 +81,7 @@ public record Ingredient(
     boolean liquid = false;
     for (CarrierBlend.Share share : carriers.shares()) {
       Ingredient one = of(share.carrier(), massG, usedAtC);
-      hardness += share.share() * share.carrier().density20() / density * one.hardness();
+      hardness += share.share() * share.carrier().body().density20() / density * one.hardness();
       liquid |= one.kind() == Kind.OIL;
     }
     return new Ingredient(

@@ -6,19 +6,12 @@ package velvetcrock.core.materia;
  * @param key lower-case key with hyphens
  * @param name common name
  * @param inci name for a cosmetic label
- * @param density20 g/ml at 20 °C, melted
- * @param meltsC melting point, °C
- * @param viscosity20 mPa·s at 20 °C
- * @param viscosity40 mPa·s at 40 °C
+ * @param body how heavy and how thick it is
  * @param keepsMonths months unopened, cool and dark
  * @param edible whether it may be eaten
  * @param allergen what a label must name, or empty
  * @param hardness its part in the hardness of a balm; 0 for a liquid oil
- * @param feel how it feels on the skin
- * @param absorption how fast the skin takes it up: fast, medium or slow
- * @param smell what it smells of by itself
- * @param make raw or refined, as it is usually bought
- * @param chosenFor what people choose it for
+ * @param nature how it is on the skin and what it is taken for
  * @param tint colour of the plain oil, as {@code #rrggbb}
  * @param source where the figures come from
  */
@@ -26,21 +19,36 @@ public record Carrier(
     String key,
     String name,
     String inci,
-    double density20,
-    double meltsC,
-    double viscosity20,
-    double viscosity40,
+    Body body,
     int keepsMonths,
     boolean edible,
     String allergen,
     double hardness,
-    String feel,
-    String absorption,
-    String smell,
-    String make,
-    String chosenFor,
+    Nature nature,
     String tint,
     String source) {
+
+  /**
+   * How heavy and how thick it is.
+   *
+   * @param density20 g/ml at 20 °C, melted
+   * @param meltsC melting point, °C
+   * @param viscosity20 mPa·s at 20 °C
+   * @param viscosity40 mPa·s at 40 °C
+   */
+  public record Body(double density20, double meltsC, double viscosity20, double viscosity40) {}
+
+  /**
+   * How it is on the skin and what it is taken for.
+   *
+   * @param feel how it feels on the skin
+   * @param absorption how fast the skin takes it up: fast, medium or slow
+   * @param smell what it smells of by itself
+   * @param make raw or refined, as it is usually bought
+   * @param chosenFor what people choose it for
+   */
+  public record Nature(
+      String feel, String absorption, String smell, String make, String chosenFor) {}
 
   /** Fall of an oil's density with temperature, g/ml per °C (typical of triglycerides). */
   public static final double DENSITY_FALL_PER_C = 0.00067;
@@ -56,12 +64,12 @@ public record Carrier(
 
   /** Density at a temperature: ρ(t) = ρ20 − 0.00067·(t − 20), g/ml. */
   public double densityAt(double celsius) {
-    return density20 - DENSITY_FALL_PER_C * (celsius - ROOM_C);
+    return body.density20() - DENSITY_FALL_PER_C * (celsius - ROOM_C);
   }
 
   /** Whether it is solid at a temperature. */
   public boolean solidAt(double celsius) {
-    return celsius < meltsC;
+    return celsius < body.meltsC();
   }
 
   /**
@@ -80,12 +88,13 @@ public record Carrier(
 
   /** B of ln η = A + B/T, K. */
   public double viscositySlope() {
-    return Math.log(viscosity20 / viscosity40) / (1 / (20 + KELVIN) - 1 / (40 + KELVIN));
+    return Math.log(body.viscosity20() / body.viscosity40())
+        / (1 / (20 + KELVIN) - 1 / (40 + KELVIN));
   }
 
   /** A of ln η = A + B/T. */
   public double viscosityIntercept() {
-    return Math.log(viscosity20) - viscositySlope() / (20 + KELVIN);
+    return Math.log(body.viscosity20()) - viscositySlope() / (20 + KELVIN);
   }
 
   /** Months that it keeps once opened: 12, or 6 for a short-lived one (typical). */

@@ -25,12 +25,12 @@ final class CatalogueRows {
         list(row, "parts").stream().map(p -> Part.valueOf(p.toUpperCase(Locale.ROOT))).toList(),
         within(row, "waterFresh", 0.3, 0.95),
         yesNo(row, "edible"),
-        choice(row, "bestState", HerbState.class),
-        choice(row, "draw", Drawing.class),
-        text(row, "why"),
+        new Herb.Handling(
+            choice(row, "bestState", HerbState.class),
+            choice(row, "draw", Drawing.class),
+            text(row, "why")),
         range(row, "eachG"),
-        colour(row, "tint"),
-        colour(row, "fleck"),
+        new Herb.Colours(colour(row, "tint"), colour(row, "fleck")),
         list(row, "cautions"),
         text(row, "source"));
   }
@@ -40,19 +40,21 @@ final class CatalogueRows {
         key(row),
         text(row, "name"),
         text(row, "inci"),
-        within(row, "density20", 0.8, 1.0),
-        within(row, "meltsC", -40, 60),
-        within(row, "viscosity20", 5, 2000),
-        within(row, "viscosity40", 5, 1000),
+        new Carrier.Body(
+            within(row, "density20", 0.8, 1.0),
+            within(row, "meltsC", -40, 60),
+            within(row, "viscosity20", 5, 2000),
+            within(row, "viscosity40", 5, 1000)),
         (int) within(row, "keepsMonths", 1, 60),
         yesNo(row, "edible"),
         row.get("allergen"),
         within(row, "hardness", 0, 100),
-        text(row, "feel"),
-        matching(row, "absorption", "fast|medium|slow"),
-        text(row, "smell"),
-        matching(row, "make", "raw|refined"),
-        text(row, "chosenFor"),
+        new Carrier.Nature(
+            text(row, "feel"),
+            matching(row, "absorption", "fast|medium|slow"),
+            text(row, "smell"),
+            matching(row, "make", "raw|refined"),
+            text(row, "chosenFor")),
         colour(row, "tint"),
         text(row, "source"));
   }

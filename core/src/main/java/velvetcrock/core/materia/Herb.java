@@ -13,12 +13,9 @@ import velvetcrock.core.Range;
  * @param parts parts in use, the best first
  * @param waterFresh water content fresh, wet basis, 0–1
  * @param edible whether an oil of it may be eaten
- * @param bestState how it is best used
- * @param drawing how it likes to be drawn
- * @param why why so, in a sentence or two
+ * @param handling how it is best used and drawn
  * @param eachG what one piece weighs, g; empty where nobody counts them
- * @param tint colour that a pale oil usually takes, as {@code #rrggbb}
- * @param fleck colour of the herb itself, as {@code #rrggbb}
+ * @param colours colours to draw it with
  * @param cautions codes of its cautions
  * @param source where the figures come from
  */
@@ -29,14 +26,28 @@ public record Herb(
     List<Part> parts,
     double waterFresh,
     boolean edible,
-    HerbState bestState,
-    Drawing drawing,
-    String why,
+    Handling handling,
     Optional<Range> eachG,
-    String tint,
-    String fleck,
+    Colours colours,
     List<String> cautions,
     String source) {
+
+  /**
+   * How it is best used and drawn.
+   *
+   * @param bestState how it is best used
+   * @param drawing how it likes to be drawn
+   * @param why why so, in a sentence or two
+   */
+  public record Handling(HerbState bestState, Drawing drawing, String why) {}
+
+  /**
+   * Colours to draw it with.
+   *
+   * @param tint colour that a pale oil usually takes, as {@code #rrggbb}
+   * @param fleck colour of the herb itself, as {@code #rrggbb}
+   */
+  public record Colours(String tint, String fleck) {}
 
   /** Water content where nothing else is known of a dried herb: crisp (typical). */
   public static final double WATER_DRIED = 0.10;

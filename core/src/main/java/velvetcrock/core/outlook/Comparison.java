@@ -136,7 +136,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       LocalDate latestStart = order.by().minusDays(days);
       LocalDate start = latestStart.isBefore(order.today()) ? order.today() : latestStart;
       LocalDate ready = start.plusDays(days);
-      Infusion infusion = Infusion.of(method, hours, order.herb().drawing().ceilingC());
+      Infusion infusion = Infusion.of(method, hours, order.herb().handling().drawing().ceilingC());
       boolean solid = infusion.trace().coldestC() < charge.carriers().meltedAboveC();
       double pull =
           solid
@@ -153,9 +153,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
           method,
           charge.herbMassG(),
           reckoned.oilMl(),
-          start,
-          ready,
-          !ready.isAfter(order.by()),
+          new Way.Days(start, ready, !ready.isAfter(order.by())),
           hours,
           pull,
           leg.spentDays(),

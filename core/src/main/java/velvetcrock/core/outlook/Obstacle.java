@@ -26,6 +26,8 @@ public record Obstacle(Kind kind, double amount, @Nullable LocalDate on, String 
     NO_APPLIANCE,
     /** The empty jars do not hold it; they do for {@code amount} ml of oil in the end. */
     NO_JAR,
+    /** The herb bears {@code amount} °C at most, and the way begins above that. */
+    TOO_HOT,
     /** The oil is solid below {@code amount} °C. */
     SOLID,
     /** The herb's water stays in the oil. */

@@ -30,6 +30,7 @@ import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.Appliance;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.KeepingOrder;
@@ -105,7 +106,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
   public Optional<Route> soonest() {
     return routes.stream()
         .filter(Route::onlyLate)
-        .min(Comparator.comparing(r -> r.timetable().orElseThrow().ready()));
+        .min(Comparator.comparing(r -> r.times().timetable().orElseThrow().ready()));
   }
 
   /** The route by a method and school. */
@@ -159,7 +160,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           Comparator.comparing((Route r) -> !r.fits())
               .thenComparing(r -> r.obstacles().size())
               .thenComparing(
-                  r -> r.timetable().map(Timetable::begins).orElse(LocalDateTime.MAX),
+                  r -> r.times().timetable().map(Timetable::begins).orElse(LocalDateTime.MAX),
                   Comparator.reverseOrder()));
       routes.stream()
           .findFirst()
@@ -170,14 +171,14 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
                     "so that "
                         + plain(need)
                         + " ml come out of the cloth at 1:"
-                        + plain(r.oilPerHerb()),
-                    r.oilMl(),
+                        + plain(r.amounts().oilPerHerb()),
+                    r.amounts().oilMl(),
                     "ml",
                     Standing.ESTIMATE);
                 lines.line(
                     "Herb to charge",
-                    plain(r.oilMl()) + " ml ÷ " + plain(r.oilPerHerb()),
-                    r.herbMassG(),
+                    plain(r.amounts().oilMl()) + " ml ÷ " + plain(r.amounts().oilPerHerb()),
+                    r.amounts().herbMassG(),
                     "g",
                     Standing.ESTIMATE);
               });
@@ -211,7 +212,12 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
 
       Laid laid = laid(method);
       laid.late().ifPresent(obstacles::add);
-      Infusion infusion = Infusion.of(method, laid.hours(), order.herb().drawing().ceilingC());
+      Infusion infusion =
+          Infusion.of(method, laid.hours(), order.herb().handling().drawing().ceilingC());
+      double bearsC = order.herb().handling().drawing().ceilingC();
+      if (!HeatGoal.bears(method, bearsC)) {
+        obstacles.add(Obstacle.of(Obstacle.Kind.TOO_HOT, bearsC));
+      }
       boolean solid = infusion.trace().coldestC() < carriers.meltedAboveC();
       double pull =
           solid
@@ -237,25 +243,18 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       return new Route(
           method,
           school,
-          herb.state(),
-          herb.cut(),
-          amounts.herbG(),
-          amounts.ratio(),
-          amounts.oilMl(),
-          spiritMl,
-          reckoned.strengthAgainstOneToFive(charge.herbs()),
+          new Route.CutHerb(herb.state(), herb.cut()),
+          new Route.Amounts(amounts.herbG(), amounts.ratio(), amounts.oilMl(), spiritMl),
+          new Route.Outcome(
+              reckoned.strengthAgainstOneToFive(charge.herbs()), pull, leg.spentDays(), bestBefore),
           amounts.jars(),
-          laid.hours(),
-          laid.timetable(),
-          begun.plusDays(method.earliestDays()),
-          begun.plusDays(method.latestDays()),
-          pull,
-          leg.spentDays(),
-          bestBefore,
+          new Route.Times(
+              laid.hours(),
+              laid.timetable(),
+              begun.plusDays(method.earliestDays()),
+              begun.plusDays(method.latestDays())),
           herbs.plus(oils).plus(spirits),
-          herbs.missing(),
-          oils.missing(),
-          spirits.missing(),
+          new Route.Missing(herbs.missing(), oils.missing(), spirits.missing()),
           due,
           obstacles);
     }

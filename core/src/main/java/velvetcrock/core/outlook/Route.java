@@ -12,49 +12,71 @@ import velvetcrock.core.materia.Method;
 /**
  * A way from the drawer to what is wanted, laid into the household's hours.
  *
- * @param herbMassG herb to charge, g
- * @param oilPerHerb w/v ratio, ml/g
- * @param oilMl oil to charge, ml, so that enough comes out
- * @param spiritMl spirit to dampen the herb with, ml; 0 by any other method
- * @param strength against a dried 1:5, which is 1
+ * @param herb the herb as it is taken
+ * @param amounts what goes into the jars
+ * @param outcome what comes of it
  * @param jars the vessels; empty where the empty ones do not hold it
- * @param hours how long it draws, h; on the heat where it is heated
- * @param timetable its steps; empty where nobody is at home for long enough
- * @param strainFrom the first day on which it may be strained
- * @param strainUntil the day by which it should be strained
- * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
- * @param keepingSpentDays keeping spent while it draws, days
- * @param bestBefore in a cool cupboard in full amber bottles; for eating in the fridge
+ * @param times how long and when
  * @param bill what is taken from which lot, what is missing and what it costs
- * @param herbMissingG herb that the drawer lacks, g
- * @param oilMissingMl oil that the drawer lacks, ml
- * @param spiritMissingMl spirit that the drawer lacks, ml
+ * @param missing what the drawer lacks
  * @param obstacles what rules it out; empty if nothing does
  */
 public record Route(
     Method method,
     School school,
-    HerbState state,
-    Cut cut,
-    double herbMassG,
-    double oilPerHerb,
-    double oilMl,
-    double spiritMl,
-    double strength,
+    CutHerb herb,
+    Amounts amounts,
+    Outcome outcome,
     Optional<JarChoice> jars,
-    double hours,
-    Optional<Timetable> timetable,
-    LocalDate strainFrom,
-    LocalDate strainUntil,
-    double pull,
-    double keepingSpentDays,
-    LocalDate bestBefore,
+    Times times,
     Supply.Bill bill,
-    double herbMissingG,
-    double oilMissingMl,
-    double spiritMissingMl,
+    Missing missing,
     List<Caution> cautions,
     List<Obstacle> obstacles) {
+
+  /** The herb as it is taken. */
+  public record CutHerb(HerbState state, Cut cut) {}
+
+  /**
+   * What goes into the jars.
+   *
+   * @param herbMassG herb to charge, g
+   * @param oilPerHerb w/v ratio, ml/g
+   * @param oilMl oil to charge, ml, so that enough comes out
+   * @param spiritMl spirit to dampen the herb with, ml; 0 by any other method
+   */
+  public record Amounts(double herbMassG, double oilPerHerb, double oilMl, double spiritMl) {}
+
+  /**
+   * What comes of it.
+   *
+   * @param strength against a dried 1:5, which is 1
+   * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
+   * @param keepingSpentDays keeping spent while it draws, days
+   * @param bestBefore in a cool cupboard in full amber bottles; for eating in the fridge
+   */
+  public record Outcome(
+      double strength, double pull, double keepingSpentDays, LocalDate bestBefore) {}
+
+  /**
+   * How long and when.
+   *
+   * @param hours how long it draws, h; on the heat where it is heated
+   * @param timetable its steps; empty where nobody is at home for long enough
+   * @param strainFrom the first day on which it may be strained
+   * @param strainUntil the day by which it should be strained
+   */
+  public record Times(
+      double hours, Optional<Timetable> timetable, LocalDate strainFrom, LocalDate strainUntil) {}
+
+  /**
+   * What the drawer lacks.
+   *
+   * @param herbMissingG herb that the drawer lacks, g
+   * @param oilMissingMl oil that the drawer lacks, ml
+   * @param spiritMissingMl spirit that the drawer lacks, ml
+   */
+  public record Missing(double herbMissingG, double oilMissingMl, double spiritMissingMl) {}
 
   /** Copies. */
   public Route {

@@ -50,7 +50,7 @@ public enum School {
   /** Whether a herb is used so, or is at hand so. */
   boolean suits(Herb herb, boolean atHandInThatState) {
     return state() == HerbState.DRIED
-        ? herb.bestState() == HerbState.DRIED || atHandInThatState
-        : herb.bestState() == state() || atHandInThatState;
+        ? herb.handling().bestState() == HerbState.DRIED || atHandInThatState
+        : herb.handling().bestState() == state() || atHandInThatState;
   }
 }

@@ -10,9 +10,7 @@ import velvetcrock.core.materia.Method;
  *
  * @param herbMassG herb to be charged, g
  * @param oilMl oil to be charged, ml, so that enough comes out
- * @param startOn the latest day to begin, or today if that has passed
- * @param readyOn the day it can be bottled
- * @param inTime whether that is by the day wanted
+ * @param days from when to when
  * @param hours how long it draws, h
  * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
  * @param keepingSpentDays keeping spent while it draws, days at 20 °C in the dark
@@ -24,13 +22,21 @@ public record Way(
     Method method,
     double herbMassG,
     double oilMl,
-    LocalDate startOn,
-    LocalDate readyOn,
-    boolean inTime,
+    Days days,
     double hours,
     double pull,
     double keepingSpentDays,
     LocalDate bestBefore,
     int handsOnMinutes,
     int checks,
-    List<Caution> cautions) {}
+    List<Caution> cautions) {
+
+  /**
+   * From when to when.
+   *
+   * @param startOn the latest day to begin, or today if that has passed
+   * @param readyOn the day it can be bottled
+   * @param inTime whether that is by the day wanted
+   */
+  public record Days(LocalDate startOn, LocalDate readyOn, boolean inTime) {}
+}

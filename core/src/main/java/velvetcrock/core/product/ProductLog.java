@@ -212,13 +212,9 @@ public final class ProductLog {
         List.copyOf(reasons),
         List.copyOf(tests),
         read,
-        whipping,
-        whippedAt,
-        pouredAt,
-        stirred,
-        List.copyOf(groups),
-        boughtMinor,
-        List.copyOf(tins),
+        new ProductState.Whip(whipping, whippedAt),
+        new ProductState.Filling(
+            pouredAt, stirred, List.copyOf(groups), boughtMinor, List.copyOf(tins)),
         abandonedAt,
         givenBack,
         List.copyOf(remarks));

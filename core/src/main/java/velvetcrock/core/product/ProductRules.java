@@ -83,12 +83,12 @@ public final class ProductRules {
   }
 
   private void filled(ProductState state, Melt melt, Problems problems) {
-    if (state.pouredAt() == null) {
+    if (state.filling().pouredAt() == null) {
       return;
     }
-    boolean whipped = state.whipping() != null;
+    boolean whipped = state.whip().whipping() != null;
     double stirredInMl =
-        state.groups().stream()
+        state.filling().groups().stream()
             .flatMap(g -> g.extras().stream())
             .map(p -> p.ingredient(catalogue, state.plan().usedAtC()))
             .mapToDouble(i -> i.massG() / i.density())
@@ -102,8 +102,8 @@ public final class ProductRules {
             + " ml, and "
             + Math.round(melt.volumeMl())
             + " ml are in the pan.");
-    for (int i = 0; i < state.groups().size(); i++) {
-      TinGroup group = state.groups().get(i);
+    for (int i = 0; i < state.filling().groups().size(); i++) {
+      TinGroup group = state.filling().groups().get(i);
       String over =
           passed(drops(state.dropsOf(group, melt)), group.ml() * group.count(), group.where());
       problems.require(
@@ -192,8 +192,11 @@ public final class ProductRules {
 
   /** The earliest date of any tins that are still there; that of the whole where there are none. */
   public static LocalDate firstOver(ProductState state, LocalDate made) {
-    return state.groups().stream()
-        .filter(g -> state.tins().stream().anyMatch(t -> t.group().equals(g.letter()) && t.there()))
+    return state.filling().groups().stream()
+        .filter(
+            g ->
+                state.filling().tins().stream()
+                    .anyMatch(t -> t.group().equals(g.letter()) && t.there()))
         .map(g -> keeping(state, g, made).bestBefore())
         .min(Comparator.naturalOrder())
         .orElseGet(() -> keeping(state, made).bestBefore());

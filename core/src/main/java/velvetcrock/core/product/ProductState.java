@@ -17,10 +17,8 @@ import velvetcrock.core.materia.Catalogue;
  * @param reasons why ceilings are passed, as they were written
  * @param tests the spoon tests
  * @param read the last temperature that was read; null where none was
- * @param whipping where a whipped butter stands; null for anything else
- * @param whippedAt since when it stands there
- * @param groups what was poured; empty until it is
- * @param tins one by one
+ * @param whip where a whipped butter stands
+ * @param filling what it was filled into
  * @param remarks what was written about it
  */
 public record ProductState(
@@ -31,16 +29,32 @@ public record ProductState(
     List<String> reasons,
     List<Test> tests,
     @Nullable Reading read,
-    @Nullable Whipping whipping,
-    @Nullable Instant whippedAt,
-    @Nullable Instant pouredAt,
-    boolean stirred,
-    List<TinGroup> groups,
-    @Nullable Long boughtMinor,
-    List<Tin> tins,
+    Whip whip,
+    Filling filling,
     @Nullable Instant abandonedAt,
     boolean givenBack,
     List<String> remarks) {
+
+  /**
+   * Where a whipped butter stands.
+   *
+   * @param whipping where a whipped butter stands; null for anything else
+   * @param whippedAt since when it stands there
+   */
+  public record Whip(@Nullable Whipping whipping, @Nullable Instant whippedAt) {}
+
+  /**
+   * What it was filled into.
+   *
+   * @param groups what was poured; empty until it is
+   * @param tins one by one
+   */
+  public record Filling(
+      @Nullable Instant pouredAt,
+      boolean stirred,
+      List<TinGroup> groups,
+      @Nullable Long boughtMinor,
+      List<Tin> tins) {}
 
   private static final double SPOON_G = 3;
 
@@ -107,10 +121,10 @@ public record ProductState(
     if (!plan.making().filled()) {
       return Status.GONE;
     }
-    if (pouredAt == null) {
+    if (filling.pouredAt() == null) {
       return Status.IN_THE_PAN;
     }
-    return tins.stream().anyMatch(Tin::there) ? Status.POURED : Status.GONE;
+    return filling.tins().stream().anyMatch(Tin::there) ? Status.POURED : Status.GONE;
   }
 
   /** All that went into the pan as it counts. */
@@ -125,7 +139,7 @@ public record ProductState(
 
   /** What was poured, ml. */
   public double pouredMl() {
-    return groups.stream().mapToDouble(TinGroup::volumeMl).sum();
+    return filling.groups().stream().mapToDouble(TinGroup::volumeMl).sum();
   }
 
   /**
@@ -135,7 +149,7 @@ public record ProductState(
    * @return empty for what was not whipped or not poured
    */
   public Optional<Double> overrun(Catalogue catalogue) {
-    if (whipping == null || pouredAt == null) {
+    if (whip.whipping() == null || filling.pouredAt() == null) {
       return Optional.empty();
     }
     return Optional.of(pouredMl() / melt(catalogue).fillsMl(0) - 1);
@@ -155,12 +169,12 @@ public record ProductState(
 
   /** A group by its letter. */
   public Optional<TinGroup> group(String letter) {
-    return groups.stream().filter(g -> g.letter().equals(letter)).findFirst();
+    return filling.groups().stream().filter(g -> g.letter().equals(letter)).findFirst();
   }
 
   /** A tin by its name. */
   public Optional<Tin> tin(String name) {
-    return tins.stream().filter(t -> t.name().equals(name)).findFirst();
+    return filling.tins().stream().filter(t -> t.name().equals(name)).findFirst();
   }
 
   /**
@@ -170,7 +184,7 @@ public record ProductState(
    * @param melt what they were stirred into
    */
   public List<DropsIn> dropsOf(TinGroup group, Melt melt) {
-    double all = whipping == null ? Math.max(melt.volumeMl(), pouredMl()) : pouredMl();
+    double all = whip.whipping() == null ? Math.max(melt.volumeMl(), pouredMl()) : pouredMl();
     double share = all <= 0 ? 0 : group.volumeMl() / all;
     return dropsOf(group, share);
   }

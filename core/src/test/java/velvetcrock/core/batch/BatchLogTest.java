@@ -40,16 +40,14 @@ class BatchLogTest {
         Method.COLD,
         List.of(new HerbIn("yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, herbG, 0.10, "30 g")),
         List.of(new OilIn("rapeseed", 1, DAY0.plusMonths(11), null, null)),
-        oilMl,
-        "",
+        new Charged.Oil(oilMl, ""),
         new JarIn("Jar 500 ml", 530, 80),
         12,
         Use.SKIN,
         new Stand("p1", "Dark cupboard", Light.DARK),
-        DAY0,
-        aboutDays,
-        aboutDays > 0,
-        true);
+        new Charged.Begun(DAY0, aboutDays, aboutDays > 0),
+        true,
+        Manner.PLAIN);
   }
 
   private UUID happens(LocalDate day, int hour, BatchEvent event) {

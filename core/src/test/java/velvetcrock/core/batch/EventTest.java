@@ -39,16 +39,14 @@ class EventTest {
         Method.COLD,
         herbs,
         oils,
-        Range.exactly(400),
-        "",
+        new Charged.Oil(Range.exactly(400), ""),
         JAR,
         coverMm,
         Use.SKIN,
         SHELF,
-        on,
-        0,
-        false,
-        true);
+        new Charged.Begun(on, 0, false),
+        true,
+        Manner.PLAIN);
   }
 
   private static final Heater RING = new Heater(null, "Ring", Appliance.GAS_RING);

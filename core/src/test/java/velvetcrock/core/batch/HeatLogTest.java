@@ -275,16 +275,14 @@ class HeatLogTest {
                     0.10,
                     "50 g")),
             List.of(new OilIn("olive", 1, DAY0.plusMonths(16), null, null)),
-            Range.exactly(400),
-            "400 ml",
+            new Charged.Oil(Range.exactly(400), "400 ml"),
             new JarIn("Jar", 720, 85),
             12,
             Use.SKIN,
             new Stand("place", "Stove", light, 20.0),
-            DAY0,
-            0,
-            false,
-            true));
+            new Charged.Begun(DAY0, 0, false),
+            true,
+            Manner.PLAIN));
   }
 
   private void happens(double hours, BatchEvent event) {

@@ -94,15 +94,12 @@ class WaysInTest {
             method,
             List.of(herb),
             List.of(new OilIn("olive", 1, DAY0.plusMonths(14), DAY0, null)),
-            Range.exactly(oilMl),
-            "",
+            new Charged.Oil(Range.exactly(oilMl), ""),
             JAR,
             12,
             use,
             stand,
-            DAY0,
-            0,
-            false,
+            new Charged.Begun(DAY0, 0, false),
             true,
             manner));
   }
@@ -364,16 +361,14 @@ class WaysInTest {
                 new HerbIn(
                     "self-heal", Part.LEAF, Cut.CUT, HerbState.DRIED, Range.exactly(20), 0.1, "")),
             List.of(new OilIn("olive", 1, null, null, null)),
-            Range.exactly(700),
-            "",
+            new Charged.Oil(Range.exactly(700), ""),
             JAR,
             12,
             Use.SKIN,
             new Stand("p", "Shelf", Light.DARK),
-            DAY0,
-            0,
-            false,
-            true));
+            new Charged.Begun(DAY0, 0, false),
+            true,
+            Manner.PLAIN));
 
     assertThat(reckoning().herbNames()).isEqualTo("Yarrow, Self-heal and Violet leaf");
   }

@@ -27,15 +27,13 @@ public final class YarrowLog {
             new HerbIn(
                 "yarrow", Part.FLOWER, Cut.CUT, HerbState.DRIED, Range.exactly(grams), 0.10, "")),
         List.of(new OilIn("rapeseed", 1, oilUntil, null, null)),
-        Range.exactly(400),
-        "400 ml",
+        new Charged.Oil(Range.exactly(400), "400 ml"),
         new JarIn("Jar", 600, 80),
         12,
         Use.SKIN,
         new Stand("place", "Dark cupboard", Light.DARK),
-        day,
-        0,
-        false,
-        true);
+        new Charged.Begun(day, 0, false),
+        true,
+        Manner.PLAIN);
   }
 }

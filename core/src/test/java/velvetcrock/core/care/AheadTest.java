@@ -123,15 +123,12 @@ class AheadTest {
                     state == HerbState.FRESH ? 0.8 : 0.10,
                     "")),
             List.of(new OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
-            Range.exactly(500),
-            "",
+            new Charged.Oil(Range.exactly(500), ""),
             new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
             new Stand("place", "Stove", Light.ROOM, 20.0),
-            CHARGED,
-            0,
-            false,
+            new Charged.Begun(CHARGED, 0, false),
             true,
             new Manner(false, spirit, null, List.of(), null)));
   }

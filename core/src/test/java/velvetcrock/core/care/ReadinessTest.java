@@ -24,6 +24,7 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Knob;
 import velvetcrock.core.batch.Looked;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.PotWeighed;
 import velvetcrock.core.batch.PutOnHeat;
@@ -212,15 +213,13 @@ class ReadinessTest {
                     herbState == HerbState.FRESH ? 0.8 : 0.10,
                     "")),
             List.of(new OilIn("olive", 1, CHARGED.plusMonths(16), null, null)),
-            Range.exactly(500),
-            "",
+            new Charged.Oil(Range.exactly(500), ""),
             new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
             new Stand("place", "Dark cupboard", Light.DARK, 20.0),
-            CHARGED,
-            0,
-            false,
-            true));
+            new Charged.Begun(CHARGED, 0, false),
+            true,
+            Manner.PLAIN));
   }
 }

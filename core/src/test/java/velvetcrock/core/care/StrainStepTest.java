@@ -145,15 +145,12 @@ class StrainStepTest {
             method,
             List.of(new HerbIn(herb, part, cut, state, Range.exactly(40), water, "")),
             List.of(new OilIn(oil, 1, CHARGED.plusMonths(16), null, null)),
-            Range.exactly(500),
-            "",
+            new Charged.Oil(Range.exactly(500), ""),
             new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
             new Stand("place", "Dark cupboard", Light.DARK, 20.0),
-            CHARGED,
-            0,
-            false,
+            new Charged.Begun(CHARGED, 0, false),
             true,
             new Manner(false, null, null, List.of(), trial)));
   }

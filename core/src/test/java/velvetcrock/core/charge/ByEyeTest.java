@@ -126,7 +126,7 @@ class ByEyeTest {
                     Optional.empty(),
                     12));
 
-    assertThat(charge.bedMl()).isCloseTo(400, within(1e-9));
-    assertThat(charge.voidMl()).isCloseTo(100 * (4 - 0.25 / 1.4 - 0.75), within(1e-9));
+    assertThat(charge.room().bedMl()).isCloseTo(400, within(1e-9));
+    assertThat(charge.room().voidMl()).isCloseTo(100 * (4 - 0.25 / 1.4 - 0.75), within(1e-9));
   }
 }

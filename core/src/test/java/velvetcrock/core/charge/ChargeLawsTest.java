@@ -105,8 +105,8 @@ class ChargeLawsTest {
     Charge twice = charger.reckon(order.scaledHerb(2));
 
     assertThat(twice.oilMl()).isCloseTo(2 * once.oilMl(), within(1e-6));
-    assertThat(twice.voidMl()).isCloseTo(2 * once.voidMl(), within(1e-6));
-    assertThat(twice.waterMl()).isCloseTo(2 * once.waterMl(), within(1e-6));
+    assertThat(twice.room().voidMl()).isCloseTo(2 * once.room().voidMl(), within(1e-6));
+    assertThat(twice.water().waterMl()).isCloseTo(2 * once.water().waterMl(), within(1e-6));
     assertThat(twice.topUpMl()).isCloseTo(2 * once.topUpMl(), within(1e-6));
   }
 
@@ -115,10 +115,10 @@ class ChargeLawsTest {
   void noAnswerIsBelowNothing(@Given int seed) {
     Charge charge = charger.reckon(order(seed));
 
-    assertThat(charge.voidMl()).isPositive();
-    assertThat(charge.bedMl()).isGreaterThan(charge.voidMl());
+    assertThat(charge.room().voidMl()).isPositive();
+    assertThat(charge.room().bedMl()).isGreaterThan(charge.room().voidMl());
     assertThat(charge.topUpMl()).isNotNegative();
-    assertThat(charge.waterMl()).isNotNegative();
+    assertThat(charge.water().waterMl()).isNotNegative();
     assertThat(charge.shortMl()).isNotNegative();
     assertThat(charge.levels().orElseThrow().headroomMm()).isNotNegative();
   }

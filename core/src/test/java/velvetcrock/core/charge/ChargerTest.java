@@ -43,9 +43,9 @@ class ChargerTest {
 
     assertThat(charge.oilMl()).isEqualTo(300);
     assertThat(charge.oilMassG()).isCloseTo(273.9, within(0.05));
-    assertThat(charge.bedMl()).isCloseTo(690, within(0.1));
-    assertThat(charge.voidMl()).isCloseTo(647, within(0.5));
-    assertThat(charge.coverMl()).isCloseTo(60.3, within(0.1));
+    assertThat(charge.room().bedMl()).isCloseTo(690, within(0.1));
+    assertThat(charge.room().voidMl()).isCloseTo(647, within(0.5));
+    assertThat(charge.room().coverMl()).isCloseTo(60.3, within(0.1));
     assertThat(charge.coveringOilPerHerb()).isCloseTo(11.8, within(0.05));
     assertThat(charge.topUpMl()).isCloseTo(90, within(0.1));
     assertThat(charge.covers()).isFalse();
@@ -124,7 +124,7 @@ class ChargerTest {
     Charge charge = charger.reckon(yarrow(60, Cut.POWDER, new Ratio.WeightToWeight(5), null));
 
     assertThat(charge.oilMassG()).isCloseTo(300, within(0.001));
-    assertThat(charge.coverMl()).isZero();
+    assertThat(charge.room().coverMl()).isZero();
     assertThat(charge.levels()).isEmpty();
   }
 

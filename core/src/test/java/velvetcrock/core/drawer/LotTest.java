@@ -9,11 +9,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.core.log.Entry;
@@ -23,6 +26,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
 
 class LotTest {
+  private static final Cautions CAUTIONS = Cautions.shipped();
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
   private static final Instant NOW = Instant.parse("2026-11-24T12:00:00Z");
@@ -54,16 +58,10 @@ class LotTest {
         Kind.HERB,
         key,
         "",
-        part,
-        Cut.CUT,
-        state,
-        null,
+        new LotDetails.Plant(part, Cut.CUT, state, null),
         Origin.GROWN,
         "garden",
-        gathered,
-        null,
-        null,
-        null,
+        new LotDetails.Dates(gathered, null, null, null),
         null,
         0L);
   }
@@ -74,16 +72,10 @@ class LotTest {
         Kind.CARRIER,
         key,
         "",
-        null,
-        null,
-        null,
-        null,
+        new LotDetails.Plant(null, null, null, null),
         Origin.BOUGHT,
         "",
-        null,
-        bought,
-        opened,
-        bestBefore,
+        new LotDetails.Dates(null, bought, opened, bestBefore),
         null,
         450L);
   }
@@ -176,7 +168,7 @@ class LotTest {
       String key, Part part, HerbState state, int monthsAgo, String worry) {
     happens(new LotAdded(herb(key, part, state, TODAY.minusMonths(monthsAgo)), 10, ""));
 
-    assertThat(String.join(",", lot().worries(CATALOGUE, TODAY))).isEqualTo(worry);
+    assertThat(codes()).isEqualTo(worry);
   }
 
   @ParameterizedTest
@@ -200,7 +192,7 @@ class LotTest {
     happens(
         new LotAdded(oil(key, TODAY.minusMonths(boughtMonthsAgo), opened, until), 500, "500 ml"));
 
-    assertThat(String.join(",", lot().worries(CATALOGUE, TODAY))).isEqualTo(worries);
+    assertThat(codes()).isEqualTo(worries);
   }
 
   @Test
@@ -229,16 +221,10 @@ class LotTest {
                 Kind.HERB,
                 "yarrow",
                 "",
-                Part.FLOWER,
-                Cut.CUT,
-                HerbState.DRIED,
-                0.13,
+                new LotDetails.Plant(Part.FLOWER, Cut.CUT, HerbState.DRIED, 0.13),
                 Origin.BOUGHT,
                 "",
-                null,
-                null,
-                null,
-                null,
+                new LotDetails.Dates(null, null, null, null),
                 null,
                 null),
             50,
@@ -255,21 +241,22 @@ class LotTest {
                     Kind.SPIRIT,
                     "",
                     "",
-                    Part.LEAF,
-                    null,
-                    null,
-                    2.0,
+                    new LotDetails.Plant(Part.LEAF, null, null, 2.0),
                     Origin.BOUGHT,
                     "",
-                    null,
-                    null,
-                    null,
-                    null,
+                    new LotDetails.Dates(null, null, null, null),
                     null,
                     -1L))
         .hasMessageContaining("part")
         .hasMessageContaining("water")
         .hasMessageContaining("abv")
         .hasMessageContaining("price");
+  }
+
+  /** Codes of its cautions in the order of their file, which is by gravity. */
+  private String codes() {
+    return CAUTIONS.of(LotFacts.of(List.of(lot()), CATALOGUE, TODAY)).stream()
+        .map(Caution::code)
+        .collect(Collectors.joining(","));
   }
 }

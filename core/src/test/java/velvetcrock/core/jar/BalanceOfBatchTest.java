@@ -22,6 +22,7 @@ import velvetcrock.core.batch.Decanted;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.PotWeighed;
@@ -145,16 +146,14 @@ class BalanceOfBatchTest {
                     herbState == HerbState.FRESH ? 0.68 : 0.10,
                     "")),
             List.of(new OilIn("olive", 1, day.plusMonths(16), null, null)),
-            Range.exactly(oilMl),
-            "",
+            new Charged.Oil(Range.exactly(oilMl), ""),
             new JarIn("Jar", 1500, 104),
             12,
             Use.SKIN,
             new Stand("place", "Shelf", Light.DARK),
-            day,
-            0,
-            false,
-            true));
+            new Charged.Begun(day, 0, false),
+            true,
+            Manner.PLAIN));
   }
 
   private void happens(double hours, BatchEvent event) {

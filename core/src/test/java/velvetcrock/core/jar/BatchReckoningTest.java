@@ -24,6 +24,7 @@ import velvetcrock.core.batch.Decanted;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
@@ -69,16 +70,14 @@ class BatchReckoningTest {
         Method.COLD,
         List.of(herbs),
         List.of(new OilIn("rapeseed", 1, DAY.plusMonths(11), null, null)),
-        oilMl,
-        "",
+        new Charged.Oil(oilMl, ""),
         new JarIn("Jar", 900, 90),
         12,
         Use.SKIN,
         new Stand("place", "Dark cupboard", Light.DARK),
-        DAY,
-        0,
-        false,
-        true);
+        new Charged.Begun(DAY, 0, false),
+        true,
+        Manner.PLAIN);
   }
 
   private static HerbIn yarrow(double grams) {

@@ -57,7 +57,7 @@ class CatalogueRowsTest {
     EssentialOil oil = CatalogueRows.essentialOil(row(ESSENTIAL));
 
     assertThat(herb.parts()).containsExactly(Part.FLOWER, Part.LEAF);
-    assertThat(herb.drawing()).isEqualTo(Drawing.COOL);
+    assertThat(herb.handling().drawing()).isEqualTo(Drawing.COOL);
     assertThat(herb.eachG()).isPresent();
     assertThat(herb.cautions()).containsExactly("daisy-family");
     assertThat(carrier.allergen()).isEqualTo("tree nut");

@@ -80,10 +80,10 @@ class CatalogueTest {
 
   @Test
   void everyHerbSaysHowItLikesToBeDrawnAndWhy() {
-    assertThat(catalogue.herb("calendula").drawing()).isEqualTo(Drawing.WARM);
-    assertThat(catalogue.herb("calendula").why()).contains("resin");
-    assertThat(catalogue.herb("st-johns-wort").bestState()).isEqualTo(HerbState.WILTED);
-    assertThat(catalogue.herb("rose").drawing().ceilingC()).isEqualTo(60);
+    assertThat(catalogue.herb("calendula").handling().drawing()).isEqualTo(Drawing.WARM);
+    assertThat(catalogue.herb("calendula").handling().why()).contains("resin");
+    assertThat(catalogue.herb("st-johns-wort").handling().bestState()).isEqualTo(HerbState.WILTED);
+    assertThat(catalogue.herb("rose").handling().drawing().ceilingC()).isEqualTo(60);
     assertThat(catalogue.herb("cinnamon").eachG()).hasValue(new Range(3, 6));
     assertThat(catalogue.herb("yarrow").eachG()).isEmpty();
   }

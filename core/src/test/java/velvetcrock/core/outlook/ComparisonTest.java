@@ -68,20 +68,20 @@ class ComparisonTest {
     Comparison tomorrow = compare(new Want.Oil(200), 1, "olive", HerbState.DRIED);
 
     assertThat(tomorrow.ways()).hasSize(8);
-    assertThat(tomorrow.ways().stream().filter(Way::inTime).map(Way::method))
+    assertThat(tomorrow.ways().stream().filter((Way w) -> w.days().inTime()).map(Way::method))
         .containsExactly(Method.WARM, Method.CROCK, Method.SIMMER, Method.OVEN);
     assertThat(way(tomorrow, Method.CROCK).hours()).isEqualTo(12);
-    assertThat(way(tomorrow, Method.COLD).readyOn()).isEqualTo(TODAY.plusDays(36));
+    assertThat(way(tomorrow, Method.COLD).days().readyOn()).isEqualTo(TODAY.plusDays(36));
   }
 
   @Test
   void withMonthsToGoEverythingIsInTimeAndBeginsAsLateAsItCan() {
     Comparison comparison = compare(new Want.Oil(200), 90, "olive", HerbState.DRIED);
 
-    assertThat(comparison.ways()).allMatch(Way::inTime);
+    assertThat(comparison.ways()).allMatch((Way w) -> w.days().inTime());
     Way cold = way(comparison, Method.COLD);
-    assertThat(cold.readyOn()).isEqualTo(TODAY.plusDays(90));
-    assertThat(cold.startOn()).isEqualTo(TODAY.plusDays(90 - 36));
+    assertThat(cold.days().readyOn()).isEqualTo(TODAY.plusDays(90));
+    assertThat(cold.days().startOn()).isEqualTo(TODAY.plusDays(90 - 36));
     assertThat(cold.pull()).isCloseTo(0.90, within(0.005));
     assertThat(cold.keepingSpentDays()).isCloseTo(35, within(1e-9));
     assertThat(way(comparison, Method.SOLAR).keepingSpentDays())
@@ -94,8 +94,8 @@ class ComparisonTest {
     Way cold = way(compare(new Want.Oil(200), 26, "olive", HerbState.DRIED), Method.COLD);
 
     assertThat(cold.hours()).isEqualTo(26 * 24 - 12);
-    assertThat(cold.inTime()).isTrue();
-    assertThat(cold.startOn()).isEqualTo(TODAY);
+    assertThat(cold.days().inTime()).isTrue();
+    assertThat(cold.days().startOn()).isEqualTo(TODAY);
   }
 
   @ParameterizedTest
@@ -138,8 +138,8 @@ class ComparisonTest {
     Way cold = way(fresh, Method.COLD);
     Way warm = way(fresh, Method.WARM);
 
-    assertThat(cold.bestBefore()).isEqualTo(cold.readyOn());
-    assertThat(warm.bestBefore()).isAfter(warm.readyOn().plusMonths(6));
+    assertThat(cold.bestBefore()).isEqualTo(cold.days().readyOn());
+    assertThat(warm.bestBefore()).isAfter(warm.days().readyOn().plusMonths(6));
     assertThat(warm.cautions()).extracting(Caution::code).contains("drive-dry");
   }
 

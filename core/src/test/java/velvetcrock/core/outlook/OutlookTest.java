@@ -131,11 +131,12 @@ class OutlookTest {
           HerbPortion.usual(
               CATALOGUE.herb("yarrow"),
               CATALOGUE.herb("yarrow").bestPart(),
-              route.cut(),
-              route.state(),
-              route.herbMassG());
-      Expression by = route.state() == HerbState.DRIED ? Expression.SQUEEZE : Expression.DRIP;
-      assertThat(Strainer.predict(route.oilMl(), List.of(herb), by).yieldMl())
+              route.herb().cut(),
+              route.herb().state(),
+              route.amounts().herbMassG());
+      Expression by =
+          route.herb().state() == HerbState.DRIED ? Expression.SQUEEZE : Expression.DRIP;
+      assertThat(Strainer.predict(route.amounts().oilMl(), List.of(herb), by).yieldMl())
           .as("%s, %s", route.method(), route.school())
           .isCloseTo(wanted, within(0.01));
       route.jars().ifPresent(jars -> covers(route, herb, jars));
@@ -154,17 +155,17 @@ class OutlookTest {
                 new ChargeOrder(
                     List.of(herb.withMassG(herb.massG() * fill.share())),
                     CarrierBlend.of(CATALOGUE.carrier("olive")),
-                    new Ratio.Oil(route.oilMl() * fill.share()),
+                    new Ratio.Oil(route.amounts().oilMl() * fill.share()),
                     Optional.of(fill.jar()),
                     ChargeOrder.USUAL_COVER_MM));
     assertThat(charge.levels().orElseThrow().fits()).isTrue();
   }
 
   private static void inTime(Route route, LocalDate by) {
-    Timetable timetable = route.timetable().orElseThrow();
+    Timetable timetable = route.times().timetable().orElseThrow();
     assertThat(timetable.begins()).isAfterOrEqualTo(NOW);
     assertThat(timetable.ready().toLocalDate()).isBeforeOrEqualTo(by);
-    assertThat(route.hours())
+    assertThat(route.times().hours())
         .isBetween(route.method().earliestHours(), route.method().usualHours());
     assertThat(timetable.steps())
         .allSatisfy(
@@ -210,6 +211,17 @@ class OutlookTest {
   }
 
   @Test
+  void aWayHotterThanTheHerbBearsIsRuledOutAndSaysHowMuchItBears() {
+    Outlook delicate = Asked.of(new Want.Oil(200), 40).in("chamomile", "olive").look();
+
+    assertThat(route(delicate, Method.SIMMER).obstacle(Obstacle.Kind.TOO_HOT).orElseThrow())
+        .extracting(Obstacle::amount)
+        .isEqualTo(60.0);
+    assertThat(route(delicate, Method.WARM).obstacle(Obstacle.Kind.TOO_HOT)).isEmpty();
+    assertThat(route(Asked.of(new Want.Oil(200), 40).look(), Method.SIMMER).fits()).isTrue();
+  }
+
+  @Test
   void aWayThatMissesTheDaySaysByHowMuchAndWhenItWouldBeInTime() {
     Outlook outlook = Asked.of(new Want.Oil(200), 10).look();
     Obstacle late = route(outlook, Method.COLD).obstacle(Obstacle.Kind.LATE).orElseThrow();
@@ -230,7 +242,7 @@ class OutlookTest {
     assertThat(yesterday.possible()).isFalse();
     Route soonest = yesterday.soonest().orElseThrow();
     assertThat(soonest.method()).isIn(Method.SIMMER, Method.OVEN, Method.WARM);
-    assertThat(soonest.timetable().orElseThrow().ready().toLocalDate())
+    assertThat(soonest.times().timetable().orElseThrow().ready().toLocalDate())
         .isEqualTo(NOW.toLocalDate().plusDays(1));
   }
 
@@ -250,12 +262,12 @@ class OutlookTest {
     Route cold = route(outlook, Method.COLD);
 
     assertThat(cold.obstacle(Obstacle.Kind.LACKS_HERB).orElseThrow().amount())
-        .isCloseTo(cold.herbMassG() - 20, within(1e-6));
+        .isCloseTo(cold.amounts().herbMassG() - 20, within(1e-6));
     assertThat(route(outlook, Method.SIMMER).obstacle(Obstacle.Kind.NO_APPLIANCE).orElseThrow())
         .extracting(Obstacle::thing)
         .isEqualTo("gas ring or electric plate");
     assertThat(cold.bill().minor())
-        .isCloseTo(cold.herbMassG() * 12 + cold.oilMl() * 2, within(1.0));
+        .isCloseTo(cold.amounts().herbMassG() * 12 + cold.amounts().oilMl() * 2, within(1.0));
     assertThat(cold.bill().takings())
         .extracting(Supply.Taking::lot)
         .containsExactly("yarrow", "olive");
@@ -299,20 +311,20 @@ class OutlookTest {
             LocalTime.of(17, 30));
     Outlook outlook = Asked.of(new Want.Oil(200), 5).at(works).look();
 
-    Timetable crock = route(outlook, Method.CROCK).timetable().orElseThrow();
+    Timetable crock = route(outlook, Method.CROCK).times().timetable().orElseThrow();
     assertThat(crock.onHeat()).hasSizeGreaterThan(1);
     assertThat(crock.onHeat().stream().mapToDouble(Span::hours).sum())
-        .isCloseTo(route(outlook, Method.CROCK).hours(), within(0.02));
-    assertThat(route(outlook, Method.SIMMER).timetable().orElseThrow().onHeat())
+        .isCloseTo(route(outlook, Method.CROCK).times().hours(), within(0.02));
+    assertThat(route(outlook, Method.SIMMER).times().timetable().orElseThrow().onHeat())
         .allMatch(s -> works.next(s.from(), s.minutes()).orElseThrow().equals(s.from()));
   }
 
   @Test
   void freshHerbIsOfferedOnlyWhereItIsUsedSo() {
     assertThat(Asked.of(new Want.Oil(100), 60).look().routes())
-        .noneMatch(r -> r.state() != HerbState.DRIED);
+        .noneMatch(r -> r.herb().state() != HerbState.DRIED);
     assertThat(Asked.of(new Want.Oil(100), 60).in("st-johns-wort", "olive").look().routes())
-        .anyMatch(r -> r.state() == HerbState.WILTED);
+        .anyMatch(r -> r.herb().state() == HerbState.WILTED);
   }
 
   @Test
@@ -323,7 +335,7 @@ class OutlookTest {
             new Retention.Own(CATALOGUE.herb("yarrow").bestPart(), Expression.SQUEEZE, 3.6));
     Asked asked = Asked.of(new Want.Oil(300), 60);
 
-    assertThat(route(asked.look(thirsty), Method.COLD).oilMl())
-        .isGreaterThan(route(asked.look(), Method.COLD).oilMl());
+    assertThat(route(asked.look(thirsty), Method.COLD).amounts().oilMl())
+        .isGreaterThan(route(asked.look(), Method.COLD).amounts().oilMl());
   }
 }

@@ -120,12 +120,14 @@ class ProductLogTest {
     say(new TinWent("B3", TinFate.USED_UP, "", ""));
 
     ProductState state = state();
-    assertThat(state.tins()).extracting("name").containsExactly("A1", "A2", "B1", "B2", "B3");
+    assertThat(state.filling().tins())
+        .extracting("name")
+        .containsExactly("A1", "A2", "B1", "B2", "B3");
     assertThat(state.tin("A1").orElseThrow().reactions()).containsExactly("itching");
     assertThat(state.tin("A1").orElseThrow().to()).isEqualTo("the ferry crew");
-    assertThat(state.tins().stream().filter(ProductState.Tin::there)).hasSize(3);
+    assertThat(state.filling().tins().stream().filter(ProductState.Tin::there)).hasSize(3);
     assertThat(state.status()).isEqualTo(ProductState.Status.POURED);
-    assertThat(state.boughtMinor()).isEqualTo(450);
+    assertThat(state.filling().boughtMinor()).isEqualTo(450);
     assertThatThrownBy(
             () -> {
               say(new TinWent("B3", TinFate.GIVEN, "x", ""));
@@ -195,7 +197,7 @@ class ProductLogTest {
         List.of());
     say(new WhippingSeen(Whipping.Look.EDGE_SET));
     say(new WhippingSeen(Whipping.Look.STANDS));
-    assertThat(state().whipping().stage()).isEqualTo(Whipping.Stage.STANDS);
+    assertThat(state().whip().whipping().stage()).isEqualTo(Whipping.Stage.STANDS);
     say(new Poured(List.of(group("A", 48.5, 3, Where.BODY)), false, null));
 
     assertThat(state().overrun(CATALOGUE))

@@ -40,16 +40,11 @@ class StockAheadTest {
         kind,
         thing,
         "",
-        herb ? Part.FLOWER : null,
-        herb ? Cut.CUT : null,
-        herb ? HerbState.DRIED : null,
-        null,
+        new LotDetails.Plant(
+            herb ? Part.FLOWER : null, herb ? Cut.CUT : null, herb ? HerbState.DRIED : null, null),
         LotDetails.Origin.BOUGHT,
         "",
-        herb ? then : null,
-        herb ? null : then,
-        null,
-        null,
+        new LotDetails.Dates(herb ? then : null, herb ? null : then, null, null),
         null,
         null);
   }

@@ -1,0 +1,43 @@
+package velvetcrock.demo;
+
+import java.util.Map;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Household;
+import velvetcrock.kitchen.OwnKind;
+import velvetcrock.kitchen.OwnTyped;
+import velvetcrock.kitchen.Places;
+import velvetcrock.kitchen.Vessels;
+
+/** The demo household's planks, its measured jar and what it knows better than the catalogue. */
+@Component
+@Order(0)
+@ConditionalOnProperty("velvetcrock.demo")
+class DemoKitchen implements DemoPart {
+  private final Places places;
+  private final Vessels vessels;
+  private final Catalogues catalogues;
+
+  DemoKitchen(Places places, Vessels vessels, Catalogues catalogues) {
+    this.places = places;
+    this.vessels = vessels;
+    this.catalogues = catalogues;
+  }
+
+  @Override
+  public void furnish(Household cottage) {
+    places.furnish();
+    vessels.measure(new Vessels.Typed("Blue-lidded crock jar", "JAR", "872 g", "13.5", "", "1"));
+    own(OwnKind.HERB, "yarrow", "", "water", "79", "weighed in July before and after drying");
+    own(OwnKind.HERB, "mugwort", "Sea wormwood", "water", "76", "from the salt marsh, weighed");
+    own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94", "felt softer in three salves");
+  }
+
+  private void own(
+      OwnKind kind, String like, String name, String figure, String value, String source) {
+    catalogues.keep(
+        kind, new OwnTyped(kind, like, name, null, null, Map.of(figure, value), source));
+  }
+}
