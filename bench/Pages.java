@@ -81,7 +81,7 @@ class Pages {
   private String prepareBottles() throws Exception {
     String kept = prepare(ENTRIES_OF_A_STRAINED_BATCH - 2);
     String batch = kept.split("\n")[1];
-    entry(batch, "{\"kind\":\"strained\",\"data\":{\"oilMl\":400,\"text\":\"400 ml\",\"expression\":\"SQUEEZE\",\"predictedMl\":{\"low\":390,\"high\":430}}}");
+    entry(batch, "{\"kind\":\"strained\",\"data\":{\"oilMl\":370,\"text\":\"370 ml\",\"expression\":\"SQUEEZE\",\"predictedMl\":{\"low\":350,\"high\":372}}}");
     List<String> bottles = new ArrayList<>();
     for (char letter = 'A'; letter < 'E'; letter++) {
       bottles.add("{\"letter\":\"" + letter + "\",\"ml\":90,\"sizeMl\":100,\"place\":\"COOL\",\"glass\":\"AMBER\",\"antioxidant\":\"NONE\",\"cappedCold\":true}");

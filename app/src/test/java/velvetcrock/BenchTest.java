@@ -3,12 +3,16 @@ package velvetcrock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.materia.Cut;
 
 /** The bench's sentence as it is edited, and what is answered to it. */
@@ -148,6 +152,59 @@ class BenchTest extends AppTest {
         .contains("kept in the fridge");
     assertThat(reckoned("herbs[0].herb", "rosemary", "herbs[0].part", "LEAF", "use", "KITCHEN"))
         .doesNotContain("This herb is not one for eating");
+  }
+
+  /** Fresh herb for eating stands in the fridge for a few days; no heat is offered for it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"", "WARM", "CROCK", "SIMMER", "OVEN", "TWO_STAGE"})
+  void freshHerbForEatingIsOfferedTheFridgeAndNoHeat(String method) throws Exception {
+    String[] fresh = {
+      "herbs[0].herb",
+      "lemon-balm",
+      "herbs[0].part",
+      "LEAF",
+      "herbs[0].state",
+      "FRESH",
+      "use",
+      "KITCHEN",
+      "method",
+      method
+    };
+
+    assertThat(reckoned(fresh))
+        .contains("In the fridge")
+        .contains("Clostridium botulinum")
+        .contains(
+            method.isEmpty() || method.equals("TWO_STAGE") ? "warmer than 4" : "is not warmed")
+        .doesNotContain("Heat it gently")
+        .doesNotContain("gentle heat")
+        .doesNotContain("with heat")
+        .doesNotContain("weigh the pot down");
+  }
+
+  @Test
+  void freshHerbForEatingInTheFridgeIsStrainedWithinThreeDays() throws Exception {
+    String fridge = as(keeper, () -> places.one("Fridge").id().toString());
+
+    assertThat(
+            reckoned(
+                "herbs[0].herb",
+                "lemon-balm",
+                "herbs[0].part",
+                "LEAF",
+                "herbs[0].state",
+                "FRESH",
+                "use",
+                "KITCHEN",
+                "place",
+                fridge))
+        .contains("usually " + day(today().plusDays(2)))
+        .contains(day(today().plusDays(3)))
+        .doesNotContain("must not stand warmer");
+  }
+
+  private static String day(LocalDate day) {
+    return day.format(DateTimeFormatter.ofPattern("d MMMM", Locale.UK));
   }
 
   @Test

@@ -100,7 +100,8 @@ final class BenchPanels {
                   + fmt.number(wettest.massG(), 1)
                   + "+g"));
     }
-    if (!plan.wish().method().heated()) {
+    boolean eaten = plan.wish().use() == Use.KITCHEN;
+    if (!plan.wish().method().heated() && !eaten) {
       ways.add(
           new Way(
               "Heat it gently",
@@ -109,7 +110,7 @@ final class BenchPanels {
               "method=WARM"));
     }
     boolean edible = plan.wish().portions().stream().allMatch(h -> h.herb().edible());
-    if (edible && plan.wish().use() != Use.KITCHEN) {
+    if (edible && (!eaten || plan.wish().drawsAtC() > FRIDGE_C)) {
       String fridge =
           bench.places().stream()
               .filter(p -> p.celsius() <= FRIDGE_C)
@@ -118,13 +119,16 @@ final class BenchPanels {
               .orElse("");
       ways.add(
           new Way(
-              "For the kitchen only",
+              eaten ? "In the fridge" : "For the kitchen only",
               "at 4 °C or below from the first minute",
               "Eaten within 4 days",
               "use=KITCHEN" + fridge));
     }
     String lead =
-        "Oil holds about 0.1 % of its weight. What is above it sinks as drops, and in them microbes live.";
+        "Oil holds about 0.1 % of its weight. What is above it sinks as drops, and in them microbes live."
+            + (eaten
+                ? " For eating it is never driven off: dry the herb, or keep it in the cold."
+                : "");
     return Optional.of(
         new Panel(
             "The water it brings",
@@ -275,6 +279,7 @@ final class BenchPanels {
             .flatMap(c -> c.ways().stream())
             .filter(w -> w.method() != method)
             .filter(w -> HeatGoal.bears(w.method(), plan.herbCeilingC()))
+            .filter(w -> !plan.wish().freshForEating())
             .map(this::byHeat)
             .toList();
     return Optional.of(new Panel("On the heat", school(method), facts, others, null));

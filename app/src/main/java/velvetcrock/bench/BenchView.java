@@ -405,7 +405,8 @@ record BenchView(
 
   /** When it is strained, by the rule that holds once it is charged. */
   private static Fact strain(Reckoned plan, LocalDate chargedOn, Formats fmt) {
-    Window window = Window.of(plan.wish().method(), chargedOn, plan.heatGoal());
+    Window window =
+        Window.of(plan.wish().method(), chargedOn, plan.heatGoal(), plan.wish().freshForEating());
     WindowWords words = new WindowWords(window, fmt);
     return new Fact(window.byHours() ? "Strain after" : "Strain", words.span(), words.usual());
   }

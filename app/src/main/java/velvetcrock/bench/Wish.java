@@ -9,6 +9,7 @@ import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.drawer.LotRecord;
@@ -90,6 +91,12 @@ record Wish(
         blended,
         spirit,
         again);
+  }
+
+  /** Whether it is fresh or wilted herb in oil that is to be eaten. */
+  boolean freshForEating() {
+    return use == Use.KITCHEN
+        && herbs.stream().anyMatch(h -> h.portion().state() != HerbState.DRIED);
   }
 
   /** The herbs as portions. */

@@ -14,6 +14,7 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.Checks;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.spirit.EthanolWater;
 
@@ -116,6 +117,11 @@ public record Charged(
   /** The day after charging on which a trial has it strained; empty where none does. */
   public Optional<Integer> aimDays() {
     return Optional.ofNullable(manner.trial()).map(InTrial::aimDays);
+  }
+
+  /** Whether it is fresh or wilted herb in oil that is to be eaten. */
+  public boolean freshForEating() {
+    return use == Use.KITCHEN && herbs.stream().anyMatch(h -> h.state() != HerbState.DRIED);
   }
 
   /** Whether day and amounts are all known exactly. */

@@ -205,12 +205,16 @@ public final class BatchReckoning {
   }
 
   /**
-   * What has to leave, and how far it has.
+   * What has to leave, and how far it has. Of fresh herb for eating nothing has: it stays in the
+   * fridge with its water, for its few days.
    *
    * @return empty where next to nothing has to
    * @throws velvetcrock.core.Refused at {@code grossG} if a weighing cannot be
    */
   public Optional<Leaving> leaving() {
+    if (state.charge().freshForEating()) {
+      return Optional.empty();
+    }
     SpiritIn spirit = state.charge().manner().spirit();
     if (spirit == null
         && state.charge().herbs().stream().allMatch(h -> h.waterFraction() <= Moisture.BOUND)) {

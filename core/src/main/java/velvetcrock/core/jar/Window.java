@@ -33,6 +33,12 @@ public record Window(
 
   private static final double HOURS_PER_DAY = 24;
 
+  /** Days in the fridge of fresh herb for eating (common practice). */
+  private static final int EATEN_EARLIEST = 1;
+
+  private static final int EATEN_USUAL = 2;
+  private static final int EATEN_LATEST = 3;
+
   /** Where in its window a jar is. */
   public enum Stage {
     /** It has not begun: not on the heat yet, or its oil is still to follow. */
@@ -57,8 +63,14 @@ public record Window(
    * The window of a jar that is charged on a day, as it is before anything happened to it.
    *
    * @param goal its heat's, which knows the hours
+   * @param freshForEating whether it is fresh or wilted herb for eating, which stands in the fridge
+   *     for days, however it is charged
    */
-  public static Window of(Method method, LocalDate chargedOn, HeatGoal goal) {
+  public static Window of(
+      Method method, LocalDate chargedOn, HeatGoal goal, boolean freshForEating) {
+    if (freshForEating) {
+      return days(chargedOn, EATEN_EARLIEST, EATEN_USUAL, EATEN_LATEST);
+    }
     return method.heated()
         ? hours(goal)
         : days(chargedOn, method.earliestDays(), method.usualDays(), method.latestDays());
@@ -76,7 +88,7 @@ public record Window(
       int day = aim.get();
       return days(charge.begun().chargedOn(), day, day, day + DAYS_AFTER_AIM);
     }
-    Window window = of(charge.method(), charge.begun().chargedOn(), goal);
+    Window window = of(charge.method(), charge.begun().chargedOn(), goal, charge.freshForEating());
     BatchState.Rest rest = state.rest();
     if (rest == null) {
       return window;

@@ -34,6 +34,9 @@ public final class Keeper {
   private static final double DANGER_HIGH_C = 60;
   private static final double DANGER_HOURS = 2;
 
+  /** From here on somebody warmed it, °C: where the cautions' warmth begins. */
+  private static final double WARMED_C = 38;
+
   private Keeper() {}
 
   /** Reckons when the oil should be gone, and what would lengthen it. */
@@ -184,12 +187,12 @@ public final class Keeper {
   private static List<Limit> kitchenCaps(KeepingOrder order) {
     LocalDate strained = order.strainedOn();
     boolean wet = order.freeWater() || order.herbState() != HerbState.DRIED;
-    if (wet && dangerHours(order) > DANGER_HOURS) {
+    if (wet && (dangerHours(order) > DANGER_HOURS || warmed(order))) {
       return List.of(
           new Limit(
               Rule.STOOD_WARM,
               strained,
-              "it stood warmer than 4 °C for over 2 hours: throw it out"));
+              "it was warmed, or stood warmer than 4 °C for over 2 hours: throw it out"));
     }
     if (!onlyFridge(order)) {
       return List.of(
@@ -221,6 +224,12 @@ public final class Keeper {
         .mapToDouble(
             leg -> leg.trace().hoursBetween(DANGER_LOW_C, DANGER_HIGH_C) + leg.untracedHours())
         .sum();
+  }
+
+  /** Whether it was warmed on the heat: it passes through the danger, and spores survive it. */
+  private static boolean warmed(KeepingOrder order) {
+    return order.infusing().stream()
+        .anyMatch(leg -> leg.trace().hoursBetween(WARMED_C, Double.MAX_VALUE) > 0);
   }
 
   private static Map<Change, Store> changes(Store store) {

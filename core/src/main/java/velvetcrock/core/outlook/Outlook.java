@@ -228,7 +228,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       if (solid) {
         obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));
       }
-      if (herb.state() != HerbState.DRIED && !method.heated()) {
+      if (herb.state() != HerbState.DRIED && !method.heated() && order.use() != Use.KITCHEN) {
         obstacles.add(Obstacle.of(Obstacle.Kind.WET));
       }
       unsafe(due, obstacles);

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.CarrierBlend;
@@ -52,7 +53,8 @@ class CautionsTest {
   @Test
   void freshGarlicForEatingIsStoppedWithBotulism() {
     assertThat(codes("garlic", HerbState.FRESH, "olive", Use.KITCHEN, Light.DARK))
-        .contains("botulism", "free-water");
+        .contains("botulism")
+        .doesNotContain("free-water");
     assertThat(cautions.of("botulism").level()).isEqualTo(Caution.Level.STOP);
   }
 
@@ -171,6 +173,7 @@ class CautionsTest {
     "botulism, HAVING_READ",
     "spirit-fire, HAVING_READ",
     "kitchen-cold-room, NEVER",
+    "kitchen-warmed, NEVER",
     "not-edible-herb, NEVER",
     "solid-carrier, NEVER",
     "comfrey-never, NEVER",
@@ -189,6 +192,24 @@ class CautionsTest {
         .doesNotContain("kitchen-cold-room");
     assertThat(planned("garlic", HerbState.FRESH, Purpose.KITCHEN, 18))
         .contains("botulism", "kitchen-cold-room");
+  }
+
+  /** Nothing tells anybody to warm fresh herb for eating. */
+  @ParameterizedTest
+  @ValueSource(doubles = {4, 18, 43, 65, 80, 95})
+  void freshHerbForEatingIsNeverSentToTheHeat(double celsius) {
+    List<String> codes = planned("garlic", HerbState.FRESH, Purpose.KITCHEN, celsius);
+
+    assertThat(codes).contains("botulism").doesNotContain("fresh-cold", "drive-dry", "free-water");
+    assertThat(codes.contains("kitchen-warmed")).isEqualTo(celsius >= 38);
+    assertThat(cautions.of("kitchen-warmed").passing()).isEqualTo(Caution.Passing.NEVER);
+    assertThat(codes)
+        .allSatisfy(
+            code ->
+                assertThat(cautions.of(code).turnTo())
+                    .doesNotContainIgnoringCase("warm it")
+                    .doesNotContainIgnoringCase("infuse it warm")
+                    .doesNotContainIgnoringCase("with heat"));
   }
 
   @Test

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.Keeping.Rule;
@@ -124,6 +126,27 @@ class KeeperTest {
             COOL.in(Store.Place.FRIDGE));
 
     assertThat(Keeper.reckon(cold).bestBefore()).isEqualTo(CHARGED.plusDays(4));
+  }
+
+  /** Hot enough to be out of the danger in minutes, and yet: spores survive it. */
+  @ParameterizedTest
+  @ValueSource(doubles = {43, 65, 80, 95})
+  void freshHerbForEatingThatWasWarmedHasNoDayAtAll(double celsius) {
+    KeepingOrder warmed =
+        new KeepingOrder(
+            CHARGED,
+            CHARGED,
+            List.of(
+                new CarrierDates(CATALOGUE.carrier("olive"), 1, CHARGED.plusYears(1), null, null)),
+            HerbState.FRESH,
+            false,
+            Use.KITCHEN,
+            KeepingOrder.oneLeg(CHARGED, CHARGED, Trace.steady(celsius, 1), Light.DARK),
+            List.of(),
+            COOL.in(Store.Place.FRIDGE));
+
+    assertThat(Keeper.reckon(warmed).decidedBy()).isEqualTo(Rule.STOOD_WARM);
+    assertThat(Keeper.reckon(warmed).daysFromStraining()).isZero();
   }
 
   @Test

@@ -300,6 +300,24 @@ class OutlookTest {
     assertThat(route(eaten, Method.WARM).obstacle(Obstacle.Kind.NOT_FOR_EATING)).isPresent();
   }
 
+  /** Fresh herb at hand, for eating: no way that is warm is offered, and no date is given. */
+  @Test
+  void noWayIsOfferedThatWarmsFreshHerbForEating() {
+    Outlook eaten =
+        Asked.of(new Want.Oil(100), 60).in("lemon-balm", "olive").safe(SafeFor.KITCHEN).look();
+
+    assertThat(eaten.routes())
+        .filteredOn(r -> r.herb().state() != HerbState.DRIED)
+        .isNotEmpty()
+        .allSatisfy(
+            r -> {
+              assertThat(r.fits()).isFalse();
+              assertThat(r.obstacle(Obstacle.Kind.UNSAFE).orElseThrow().thing())
+                  .startsWith("kitchen-");
+              assertThat(r.obstacle(Obstacle.Kind.WET)).isEmpty();
+            });
+  }
+
   @Test
   void whoWorksAllDaySimmersInTheEveningAndCrocksInGoes() {
     Hours works =
