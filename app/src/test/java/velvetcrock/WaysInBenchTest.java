@@ -366,7 +366,7 @@ class WaysInBenchTest extends AppTest {
 
     say("method", "WARM");
     assertThat(reckoned())
-        .contains("Begins to set near 25 °C")
+        .contains("Begins to set near 19 °C")
         .contains("Time to strain off the heat")
         .contains("sets again when it cools")
         .doesNotContain("cannot be infused cold");

@@ -23,7 +23,7 @@ final class StrainWords {
           "Melt it first: it sets near "
               + fmt.degrees(reckoning.carriers().setsNearC().orElseThrow())
               + ". Keep it at "
-              + fmt.degrees(reckoning.carriers().meltedAboveC() + MARGIN_C)
+              + fmt.degrees(reckoning.carriers().setsNearC().orElseThrow() + MARGIN_C)
               + " or above while it runs.";
       case WARM -> warm(reckoning, fmt);
       case DRIP ->

@@ -14,8 +14,8 @@ import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.spirit.SpiritStep;
@@ -196,13 +196,11 @@ public final class Facts {
         situation.order().herbs().stream()
             .anyMatch(h -> celsius > h.herb().handling().drawing().ceilingC()),
         "heat:over-herb");
-    note(
-        situation.order().carriers().shares().stream().anyMatch(s -> s.carrier().solidAt(celsius)),
-        "carrier:solid");
+    note(situation.order().carriers().tooSolidAt(celsius), "carrier:solid");
     note(
         celsius >= WARM_C
-            && situation.order().carriers().shares().stream()
-                .anyMatch(s -> s.carrier().solidAt(Carrier.ROOM_C)),
+            && situation.order().carriers().setsNearC().orElse(Double.NEGATIVE_INFINITY)
+                >= Store.Place.COOL.celsius(),
         "carrier:melted");
   }
 }

@@ -47,23 +47,29 @@ public record CarrierBlend(List<Share> shares) {
   }
 
   /**
-   * The temperature near which it begins to set: the share-weighted melting point of those of its
-   * parts that are solid at 20 °C (an estimate).
+   * Where it begins to cloud as it cools, by ideal solubility (to about 4 °C).
    *
-   * @return °C; empty if every part is liquid
+   * @return °C; empty where that is below 5 °C or every part is liquid
    */
   public OptionalDouble setsNearC() {
-    List<Share> solid = shares.stream().filter(s -> s.carrier().solidAt(Carrier.ROOM_C)).toList();
-    double share = solid.stream().mapToDouble(Share::share).sum();
-    return solid.isEmpty()
-        ? OptionalDouble.empty()
-        : OptionalDouble.of(
-            solid.stream().mapToDouble(s -> s.share() * s.carrier().body().meltsC()).sum() / share);
+    return new Setting(this).cloudsC();
   }
 
-  /** The highest melting point among its parts, °C: below it something in it is solid. */
+  /**
+   * Below this it is too solid to infuse, °C: a tenth of it or more is solid. Where all is oil, the
+   * lowest melting point.
+   */
   public double meltedAboveC() {
-    return shares.stream().mapToDouble(s -> s.carrier().body().meltsC()).max().orElseThrow();
+    return new Setting(this)
+        .setsC()
+        .orElseGet(
+            () ->
+                shares.stream().mapToDouble(s -> s.carrier().body().meltsC()).min().orElseThrow());
+  }
+
+  /** Whether a tenth of it or more is solid at a temperature. */
+  public boolean tooSolidAt(double celsius) {
+    return new Setting(this).solidShare(celsius) >= Setting.TOO_SOLID;
   }
 
   /** The carriers' names, largest share first. */

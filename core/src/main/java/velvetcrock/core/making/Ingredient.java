@@ -85,7 +85,12 @@ public record Ingredient(
       liquid |= one.kind() == Kind.OIL;
     }
     return new Ingredient(
-        liquid ? Kind.OIL : Kind.BUTTER, key, massG, hardness, density, carriers.meltedAboveC());
+        liquid ? Kind.OIL : Kind.BUTTER,
+        key,
+        massG,
+        hardness,
+        density,
+        carriers.setsNearC().orElseGet(carriers::meltedAboveC));
   }
 
   /** Something stirred in at the end; it counts for no hardness. */

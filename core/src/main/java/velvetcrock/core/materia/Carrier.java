@@ -35,8 +35,16 @@ public record Carrier(
    * @param meltsC melting point, °C
    * @param viscosity20 mPa·s at 20 °C
    * @param viscosity40 mPa·s at 40 °C
+   * @param molarG mass of a mole, g
+   * @param meltingKj heat of melting of what is solid in a room, kJ/mol; 0 for a liquid oil
    */
-  public record Body(double density20, double meltsC, double viscosity20, double viscosity40) {}
+  public record Body(
+      double density20,
+      double meltsC,
+      double viscosity20,
+      double viscosity40,
+      double molarG,
+      double meltingKj) {}
 
   /**
    * How it is on the skin and what it is taken for.

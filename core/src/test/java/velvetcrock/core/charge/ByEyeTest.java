@@ -99,7 +99,7 @@ class ByEyeTest {
   }
 
   @Test
-  void aMixtureOfSolidAndLiquidSetsNearTheMeltingPointOfItsSolids() {
+  void aMixtureOfSolidAndLiquidSetsBelowTheMeltingPointOfItsSolids() {
     CarrierBlend balm =
         new CarrierBlend(
             List.of(
@@ -107,8 +107,8 @@ class ByEyeTest {
                 new CarrierBlend.Share(CATALOGUE.carrier("coconut"), 1),
                 new CarrierBlend.Share(CATALOGUE.carrier("cocoa-butter"), 1)));
 
-    assertThat(balm.setsNearC()).hasValueCloseTo(29.75, within(1e-9));
-    assertThat(balm.meltedAboveC()).isEqualTo(35);
+    assertThat(balm.setsNearC()).hasValueCloseTo(26.3, within(0.1));
+    assertThat(balm.meltedAboveC()).isBetween(15.0, 26.0);
     assertThat(CarrierBlend.of(CATALOGUE.carrier("olive")).setsNearC()).isEmpty();
   }
 

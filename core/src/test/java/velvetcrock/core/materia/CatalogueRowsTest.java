@@ -18,8 +18,8 @@ class CatalogueRowsTest {
       "key,name,botanical,parts,waterFresh,edible,bestState,draw,why,eachG,tint,fleck,cautions,source\n"
           + "sea-aster,Sea aster,Tripolium pannonicum,flower|leaf,0.84,no,dried,cool,It is mild.,0.2-0.5,#aabbcc,#112233,daisy-family,weighed";
   private static final String CARRIER =
-      "key,name,inci,density20,meltsC,viscosity20,viscosity40,keepsMonths,edible,allergen,hardness,feel,absorption,smell,make,chosenFor,tint,source\n"
-          + "walnut,Walnut,Juglans Regia Seed Oil,0.92,-15,60,30,8,yes,tree nut,0,light,fast,nutty,raw,face,#e0d080,sheet";
+      "key,name,inci,density20,meltsC,molarG,meltingKj,viscosity20,viscosity40,keepsMonths,edible,allergen,hardness,feel,absorption,smell,make,chosenFor,tint,source\n"
+          + "walnut,Walnut,Juglans Regia Seed Oil,0.92,-15,880,0,60,30,8,yes,tree nut,0,light,fast,nutty,raw,face,#e0d080,sheet";
   private static final String WAX =
       "key,name,densitySolid,densityMelted,pelletDensity,pelletLow,pelletHigh,meltsC,hardness,source\n"
           + "rice-wax,Rice wax,0.97,0.84,0.52,0.45,0.60,79,200,sheet";
