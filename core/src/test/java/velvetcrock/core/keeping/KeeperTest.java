@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Keeping.Change;
@@ -126,6 +127,26 @@ class KeeperTest {
             COOL.in(Store.Place.FRIDGE));
 
     assertThat(Keeper.reckon(cold).bestBefore()).isEqualTo(CHARGED.plusDays(4));
+  }
+
+  /** Nothing stands beside "good until today" as if it had more than a year before it. */
+  @ParameterizedTest
+  @EnumSource(Store.Place.class)
+  void noLegIsLongerThanItIsGood(Store.Place place) {
+    for (Use use : Use.values()) {
+      for (boolean water : new boolean[] {false, true}) {
+        for (LocalDate own : List.of(STRAINED.plusDays(3), CHARGED.plusYears(4))) {
+          Keeping keeping =
+              Keeper.reckon(
+                  order("olive", own, HerbState.DRIED, water, use, Light.DARK, COOL.in(place)));
+          double stands = keeping.legs().stream().skip(1).mapToDouble(Keeping.Leg::days).sum();
+
+          assertThat(stands)
+              .as("%s %s %s %s", place, use, water, own)
+              .isLessThanOrEqualTo(keeping.daysFromStraining() + 1e-9);
+        }
+      }
+    }
   }
 
   /** Hot enough to be out of the danger in minutes, and yet: spores survive it. */

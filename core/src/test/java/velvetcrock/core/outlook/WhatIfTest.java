@@ -71,6 +71,22 @@ class WhatIfTest {
     assertThat(of("coconut", Cut.CUT, 8, 45, 48).at().pull()).isPositive();
   }
 
+  /** What is left of the keeping begins where the headline does: by every rule, caps and all. */
+  @Test
+  void theCurveOfKeepingIsCutByTheSameCapsAsTheHeadline() {
+    for (double celsius : new double[] {16, 20, 43, 65, 80}) {
+      WhatIf tried = of("jojoba", Cut.CUT, 8, celsius, 24);
+      assertThat(tried.at().keepsDays()).isLessThanOrEqualTo(366);
+      assertThat(tried.curve())
+          .allSatisfy(point -> assertThat(point.keepsDays()).isLessThanOrEqualTo(366));
+      WhatIf.Point near =
+          tried.curve().stream()
+              .min((a, b) -> Double.compare(Math.abs(a.hours() - 24), Math.abs(b.hours() - 24)))
+              .orElseThrow();
+      assertThat((double) tried.at().keepsDays()).isCloseTo(near.keepsDays(), within(8.0));
+    }
+  }
+
   @ParameterizedTest
   @InstancioSource(samples = 40)
   void longerPullsMoreAndSpendsMore(@Given int warmth) {
