@@ -13,6 +13,9 @@ final class StrainWords {
 
   static String of(StrainStep step, BatchReckoning reckoning, Formats fmt) {
     return switch (step) {
+      case BACK_INTO_THE_COLD ->
+          "Work quickly and put it back into the fridge at once: over two hours above 4 °C, all told, it is thrown"
+              + " out. Do not warm it.";
       case WIPE ->
           "Wipe the outside of the pot dry before you tip it: a drip from the bath is water in the oil.";
       case COOL ->
@@ -36,6 +39,8 @@ final class StrainWords {
       case FINE_FILTER ->
           "Then through a fine filter: ground herb comes through a cloth. It takes hours.";
       case SETTLE -> "Let it stand covered overnight and pour it off what has settled.";
+      case SETTLE_COLD ->
+          "Let it stand covered in the fridge overnight and pour it off what has settled.";
       case SPREAD_CLOTHS -> "Spread the oily cloths flat to dry, or wash them at once.";
     };
   }

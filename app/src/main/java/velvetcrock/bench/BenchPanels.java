@@ -86,7 +86,7 @@ final class BenchPanels {
                 + fmt.number(wettest.massG(), 1)
                 + "+g"));
     double wilted = catalogue.herb(wettest.herb().key()).waterFraction(HerbState.WILTED);
-    if (wettest.waterFraction() > wilted) {
+    if (wettest.waterFraction() > wilted && plan.wish().use() != Use.KITCHEN) {
       double wiltedG = Moisture.of(wettest.massG(), wettest.waterFraction(), wilted).targetMassG();
       ways.add(
           new Way(

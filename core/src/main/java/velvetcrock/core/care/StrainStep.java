@@ -13,6 +13,8 @@ import velvetcrock.core.materia.Method;
 
 /** A step of straining (practice), in the order in which they are done. */
 public enum StrainStep {
+  /** Fresh herb for eating: quickly, and back into the cold. */
+  BACK_INTO_THE_COLD,
   /** It stood in a bath: wipe the outside first, because drips bring water. */
   WIPE,
   /** It comes off the heat: let it cool until it can be held. */
@@ -35,6 +37,8 @@ public enum StrainStep {
   FINE_FILTER,
   /** Stand overnight and pour it off what has settled. */
   SETTLE,
+  /** The same in the fridge, for what is eaten fresh. */
+  SETTLE_COLD,
   /** Spread the oily cloths to dry. */
   SPREAD_CLOTHS;
 
@@ -60,17 +64,20 @@ public enum StrainStep {
         state.charge().manner().blended()
             || herbs.stream().anyMatch(h -> h.cut() == Cut.GROUND || h.cut() == Cut.POWDER);
 
+    boolean eatenFresh = state.charge().freshForEating();
+
     List<StrainStep> steps = new ArrayList<>();
+    add(steps, eatenFresh, BACK_INTO_THE_COLD);
     add(steps, bath, WIPE);
     add(steps, hot, COOL);
     add(steps, herbs.stream().anyMatch(h -> h.herb().cautions().contains(HOT)), GLOVES);
     boolean sets = oil.setsNearC().isPresent();
-    add(steps, sets, KEEP_LIQUID);
-    add(steps, !sets && !hot && oil.viscosityAt(Carrier.ROOM_C) > THICK, WARM);
+    add(steps, sets && !eatenFresh, KEEP_LIQUID);
+    add(steps, !sets && !hot && !eatenFresh && oil.viscosityAt(Carrier.ROOM_C) > THICK, WARM);
     steps.add(crisp ? PRESS_GENTLY : wet ? DRIP : SQUEEZE);
     add(steps, !crisp && !wet, SECOND_PASS);
     add(steps, fine, FINE_FILTER);
-    steps.add(SETTLE);
+    steps.add(eatenFresh ? SETTLE_COLD : SETTLE);
     steps.add(SPREAD_CLOTHS);
     return List.copyOf(steps);
   }

@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchLog;
@@ -48,6 +49,7 @@ class StrainStepTest {
   private static final LocalDate CHARGED = LocalDate.of(2026, 3, 2);
 
   private final List<Entry<BatchEvent>> entries = new ArrayList<>();
+  private Use use = Use.SKIN;
 
   @ParameterizedTest
   @CsvSource({
@@ -65,6 +67,21 @@ class StrainStepTest {
     charge(herb, oil, cut, state, method);
 
     assertThat(steps()).extracting(StrainStep::name).containsExactly(steps.split(" "));
+  }
+
+  /** Nothing tells anybody to warm fresh herb for eating, thick as the oil may be. */
+  @ParameterizedTest
+  @ValueSource(strings = {"sunflower", "olive", "avocado"})
+  void freshHerbForEatingIsStrainedColdAndGoesBackIntoTheCold(String oil) {
+    use = Use.KITCHEN;
+    charge("garlic", oil, Cut.CUT, HerbState.FRESH, Method.COLD);
+
+    assertThat(steps())
+        .containsExactly(
+            StrainStep.BACK_INTO_THE_COLD,
+            StrainStep.DRIP,
+            StrainStep.SETTLE_COLD,
+            StrainStep.SPREAD_CLOTHS);
   }
 
   @Test
@@ -148,7 +165,7 @@ class StrainStepTest {
             new Charged.Oil(Range.exactly(500), ""),
             new JarIn("Jar", 1500, 104),
             12,
-            Use.SKIN,
+            use,
             new Stand("place", "Dark cupboard", Light.DARK, 20.0),
             new Charged.Begun(CHARGED, 0, false),
             true,
