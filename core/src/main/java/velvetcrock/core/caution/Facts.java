@@ -12,6 +12,7 @@ import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.HeatGoal;
+import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
@@ -23,7 +24,7 @@ import velvetcrock.core.spirit.SpiritStep;
 /** The facts about one thing, in the words of {@code rules.csv}, and the codes of its contents. */
 public final class Facts {
   private static final double FRIDGE_C = 4;
-  private static final double WARM_C = 38;
+  private static final double WARM_C = Keeper.WARMED_C;
   private static final double HOT_C = 50;
 
   private final About about;

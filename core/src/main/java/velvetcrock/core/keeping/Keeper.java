@@ -35,7 +35,7 @@ public final class Keeper {
   private static final double DANGER_HOURS = 2;
 
   /** From here on somebody warmed it, °C: where the cautions' warmth begins. */
-  private static final double WARMED_C = 38;
+  public static final double WARMED_C = 38;
 
   private Keeper() {}
 
