@@ -5,80 +5,56 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.batch.BatchState;
-import velvetcrock.core.batch.BottleState;
-import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Ending;
-import velvetcrock.core.batch.HerbIn;
-import velvetcrock.core.batch.JarIn;
-import velvetcrock.core.batch.Manner;
-import velvetcrock.core.batch.OilIn;
-import velvetcrock.core.batch.Stand;
-import velvetcrock.core.batch.Strained;
-import velvetcrock.core.keeping.Use;
-import velvetcrock.core.materia.Method;
+import velvetcrock.core.colour.Rgb;
 
 /** A batch's state as JSON tells it: composed here, all on one level on the wire. */
 record BatchStateOut(
     BatchState.Status status,
     ChargeOut charge,
-    @JsonUnwrapped BatchState.InJar jar,
-    BatchState.Heat heat,
-    BatchState.Colours colours,
-    @JsonUnwrapped Out out,
-    List<BottleState> bottles,
+    @JsonUnwrapped JarOut jar,
+    HeatOut heat,
+    ColoursOut colours,
+    @JsonUnwrapped StrainedOut out,
+    List<StrainedOut.BottleStateOut> bottles,
     @Nullable Instant endedAt,
     @Nullable Ending endedBecause,
     int corrections,
     int entries) {
 
-  /** What went into the jar. */
-  record ChargeOut(
-      Method method,
-      List<HerbIn> herbs,
-      List<OilIn> carriers,
-      @JsonUnwrapped Charged.Oil oil,
-      JarIn jar,
-      double coverMm,
-      Use use,
-      Stand stand,
-      @JsonUnwrapped Charged.Begun begun,
-      boolean cleanAndDry,
-      Manner manner) {
-    static ChargeOut of(Charged charge) {
-      return new ChargeOut(
-          charge.method(),
-          charge.herbs(),
-          charge.carriers(),
-          charge.oil(),
-          charge.jar(),
-          charge.coverMm(),
-          charge.use(),
-          charge.stand(),
-          charge.begun(),
-          charge.cleanAndDry(),
-          charge.manner());
-    }
-  }
-
-  /** What came out of the cloth; nothing in it before it is strained. */
-  record Out(
-      @Nullable Instant strainedAt,
-      @Nullable Strained strained,
-      BatchState.Remains remains,
-      double usedMl) {}
-
   static BatchStateOut of(BatchState state) {
     return new BatchStateOut(
         state.status(),
         ChargeOut.of(state.charge()),
-        state.jar(),
-        state.heat(),
-        state.colours(),
-        new Out(state.strainedAt(), state.strained(), state.remains(), state.usedMl()),
-        state.bottles(),
+        JarOut.of(state.jar()),
+        HeatOut.of(state.heat()),
+        ColoursOut.of(state.colours()),
+        StrainedOut.of(state),
+        state.bottles().stream().map(StrainedOut.BottleStateOut::of).toList(),
         state.endedAt(),
         state.endedBecause(),
         state.corrections(),
         state.entries());
+  }
+
+  /** Colours seen, the plain carrier's and the oil's, oldest first. */
+  record ColoursOut(@Nullable RgbOut plain, List<ColourSeenOut> seen) {
+    static ColoursOut of(BatchState.Colours colours) {
+      return new ColoursOut(
+          colours.plain() == null ? null : RgbOut.of(colours.plain()),
+          colours.seen().stream()
+              .map(s -> new ColourSeenOut(s.at(), RgbOut.of(s.colour())))
+              .toList());
+    }
+  }
+
+  /** A colour seen. */
+  record ColourSeenOut(Instant at, RgbOut colour) {}
+
+  /** A colour in sRGB, each channel 0–255. */
+  record RgbOut(int red, int green, int blue) {
+    static RgbOut of(Rgb colour) {
+      return new RgbOut(colour.red(), colour.green(), colour.blue());
+    }
   }
 }

@@ -69,7 +69,7 @@ class ProductsJsonController {
    * @param lot the lot of the drawer that it was taken from
    */
   @JsonInclude(JsonInclude.Include.NON_EMPTY)
-  record PartOut(
+  record ProductPartOut(
       String kind,
       String key,
       double massG,
@@ -106,7 +106,7 @@ class ProductsJsonController {
       double massG,
       double volumeMl,
       double hardness,
-      List<PartOut> parts,
+      List<ProductPartOut> parts,
       List<DropsOut> drops,
       List<String> reasons,
       List<TinOut> tins) {}
@@ -129,7 +129,7 @@ class ProductsJsonController {
     ProductState state = product.state();
     Melt melt = state.melt(catalogues.current());
     List<Double> percents = melt.percents();
-    List<PartOut> parts = new ArrayList<>();
+    List<ProductPartOut> parts = new ArrayList<>();
     for (int i = 0; i < state.parts().size(); i++) {
       parts.add(part(state.parts().get(i), percents.get(i)));
     }
@@ -144,9 +144,9 @@ class ProductsJsonController {
         state.filling().tins().stream().map(tin -> tin(product, melt, tin)).toList());
   }
 
-  private static PartOut part(PartIn part, double percent) {
+  private static ProductPartOut part(PartIn part, double percent) {
     PartIn.Infused infused = part.infused();
-    return new PartOut(
+    return new ProductPartOut(
         Reader.word(part.kind()),
         part.key(),
         part.massG(),
