@@ -231,7 +231,7 @@
       const p = document.createElement("p");
       p.className = `caution ${said.level}`;
       const b = document.createElement("b");
-      b.textContent = said.level === "stop" ? "Stop." : said.level === "careful" ? "Careful." : "Note.";
+      b.textContent = said.word;
       const text = document.createElement("span");
       text.textContent = `${said.text} `;
       const turnTo = document.createElement("span");

@@ -6,9 +6,12 @@ import biweekly.Biweekly;
 import biweekly.component.VEvent;
 import com.jayway.jsonpath.DocumentContext;
 import com.jayway.jsonpath.JsonPath;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,6 +21,7 @@ import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -25,6 +29,8 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 import velvetcrock.core.materia.Method;
 import velvetcrock.kitchen.Catalogues;
 
@@ -37,7 +43,8 @@ class AgreementTest extends AppTest {
   private static final int JARS = 40;
   private static final Pattern DATE = Pattern.compile("(\\d{1,2}) (\\p{L}{3,9})(?: (\\d{4}))?");
   private static final Pattern SPAN =
-      Pattern.compile("([\\d.]+)(?:–([\\d.]+))? (min|h|days?)(?:(?:–| to )([\\d.]+) (h|days?))?");
+      Pattern.compile(
+          "([\\d.]+)(?:–([\\d.]+))? (min|h|days?|weeks?)(?:(?:–| to )([\\d.]+) (h|days?|weeks?))?");
 
   private static final Pattern PULL = Pattern.compile("Pull ([\\d.]+) of 1");
   private static final Pattern GAINED = Pattern.compile("(\\d+) %");
@@ -109,6 +116,108 @@ class AgreementTest extends AppTest {
     }
     assertThat(charged).isGreaterThan(25);
     assertThat(differ).isEmpty();
+  }
+
+  /** What the planner promises of a way is what the bench tells when it is charged so. */
+  @Test
+  void thePlannerPromisesWhatTheBenchTells() throws Exception {
+    int planned = 0;
+    for (String herb : List.of("yarrow", "rosemary", "calendula", "plantain", "rosehip-shell")) {
+      String[] want = want(herb);
+      Document found = Jsoup.parse(content(send(keeper, "/plans/new", want)));
+      for (Element way : found.select("input[name=way]")) {
+        String[] chosen = Arrays.copyOf(want, want.length + 2);
+        chosen[want.length] = "way";
+        chosen[want.length + 1] = way.val();
+        chosen[1] = UUID.randomUUID().toString();
+        String code = content(send(keeper, "/plans", chosen), "/plans/");
+        if (code.isEmpty()) {
+          continue;
+        }
+        planned++;
+        Document plan = page("/plans/" + code);
+        String link = plan.select("a.button[href^=/bench]").attr("href");
+        planned(
+            herb + " " + way.val(),
+            plan,
+            Jsoup.parse(content(send(keeper, "/bench/reckon", fields(link)))));
+        send(keeper, "/plans/" + code + "/drop");
+      }
+    }
+    assertThat(planned).isGreaterThan(15);
+    assertThat(differ).isEmpty();
+  }
+
+  private void planned(String way, Document plan, Document bench) {
+    for (String name : List.of("Herb", "Oil", "Comes out")) {
+      double promised = amount(fact(plan, name));
+      double told = amount(fact(bench, name));
+      // The bench takes grams to a hundredth.
+      check(way, Math.abs(told / promised - 1) < 0.006, "%s %s, %s", name, promised, told);
+    }
+    String served = fact(plan, "Pull");
+    double days = hours(served.substring(served.indexOf("for ") + 4)).get(0) / 24;
+    String heat = fact(bench, "On the heat");
+    if (heat.isEmpty()) {
+      List<LocalDate> window = dates(fact(bench, "Strain"));
+      check(
+          way,
+          window.size() == 3
+              && days >= today().until(window.get(0), ChronoUnit.DAYS) - 0.5
+              && days <= today().until(window.get(1), ChronoUnit.DAYS) + 0.5,
+          "drawn for %s days, by the bench from to %s",
+          days,
+          window);
+    } else {
+      List<Double> hours = hours(heat);
+      check(
+          way,
+          hours.size() == 2 && 24 * days > hours.get(0) - 0.26 && 24 * days < hours.get(1) + 0.26,
+          "drawn for %s h, by the bench %s",
+          24 * days,
+          heat);
+    }
+  }
+
+  /** What a link carries along. */
+  private static String[] fields(String link) {
+    return UriComponentsBuilder.fromUriString(link)
+        .build()
+        .getQueryParams()
+        .toSingleValueMap()
+        .entrySet()
+        .stream()
+        .flatMap(e -> Stream.of(e.getKey(), e.getValue()))
+        .map(text -> UriUtils.decode(text, StandardCharsets.UTF_8))
+        .toArray(String[]::new);
+  }
+
+  private static double amount(String told) {
+    Matcher matcher = Pattern.compile("([\\d.,]+) (?:g|ml)").matcher(told);
+    return matcher.find() ? Double.parseDouble(matcher.group(1).replace(",", "")) : Double.NaN;
+  }
+
+  private String[] want(String herb) {
+    return new String[] {
+      "key",
+      UUID.randomUUID().toString(),
+      "things[0].what",
+      "TINS",
+      "things[0].count",
+      "4",
+      "things[0].size",
+      "30 ml",
+      "things[0].kind",
+      "SALVE",
+      "herb",
+      herb,
+      "carrier",
+      "sunflower-high-oleic",
+      "by",
+      today().plusDays(70).toString(),
+      "from",
+      "shopping"
+    };
   }
 
   private void promised(String jar, Document bench, Document page) {
@@ -452,7 +561,10 @@ class AgreementTest extends AppTest {
     Matcher matcher = SPAN.matcher(text);
     List<Double> found = new ArrayList<>();
     Function<String, Double> unit =
-        named -> named.equals("min") ? 1 / 60.0 : named.startsWith("day") ? 24.0 : 1;
+        named ->
+            named.equals("min")
+                ? 1 / 60.0
+                : named.startsWith("day") ? 24.0 : named.startsWith("week") ? 168.0 : 1;
     if (matcher.find()) {
       double by = unit.apply(matcher.group(3));
       found.add(Double.parseDouble(matcher.group(1)) * by);

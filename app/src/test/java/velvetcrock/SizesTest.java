@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -78,18 +79,35 @@ class SizesTest {
   @Test
   void everyLineOfATemplateCanBeRead() throws IOException {
     List<String> tooLong = new ArrayList<>();
-    Path templates = Path.of("src/main/resources/templates");
-    try (Stream<Path> files = Files.walk(templates)) {
-      for (Path file : files.filter(f -> f.toString().endsWith(".html")).toList()) {
-        List<String> lines = Files.readAllLines(file);
-        for (int i = 0; i < lines.size(); i++) {
-          if (lines.get(i).length() > LONGEST_LINE) {
-            tooLong.add(templates.relativize(file) + ":" + (i + 1));
-          }
+    for (Path file : templates()) {
+      List<String> lines = Files.readAllLines(file);
+      for (int i = 0; i < lines.size(); i++) {
+        if (lines.get(i).length() > LONGEST_LINE) {
+          tooLong.add(file + ":" + (i + 1));
         }
       }
     }
     assertThat(tooLong).isEmpty();
+  }
+
+  /** The words for a kind of thing come from where the compiler asks for a new kind's. */
+  @Test
+  void noTemplateHasTheWordsOfAKind() throws IOException {
+    Pattern byKind =
+        Pattern.compile(
+            "th:(?:text|value|placeholder)=\"[^\"]*?(?:name\\(\\)|kind|unit\\(\\)|level\\(\\))"
+                + " *[=!]= *'[^\"]*\\? *'[^\"]*\"");
+    List<String> worded = new ArrayList<>();
+    for (Path file : templates()) {
+      byKind.matcher(Files.readString(file)).results().forEach(m -> worded.add(m.group()));
+    }
+    assertThat(worded).isEmpty();
+  }
+
+  private static List<Path> templates() throws IOException {
+    try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+      return files.filter(f -> f.toString().endsWith(".html")).toList();
+    }
   }
 
   private static String name(JavaClass type) {

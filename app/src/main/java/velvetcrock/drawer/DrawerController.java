@@ -286,6 +286,7 @@ class DrawerController {
     model.addAttribute("errors", errors);
     model.addAttribute("id", id);
     model.addAttribute("kind", kind);
+    model.addAttribute("asked", LotAsked.of(kind));
     model.addAttribute(
         "herbs", catalogue.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute("carriers", catalogue.carriers());

@@ -83,6 +83,7 @@ class CatalogueController {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("catalogue", current);
+    model.addAttribute("words", new CatalogueWords());
     model.addAttribute(
         "herbs", current.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute(

@@ -13,7 +13,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
@@ -224,7 +223,6 @@ class KitchenController {
     model.addAttribute("appliances", appliances.all());
     model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
-    model.addAttribute("kitchens", Kitchen.values());
     model.addAttribute("hours", households.current().hours());
     model.addAttribute("days", DayOfWeek.values());
     return "kitchen/kitchen";

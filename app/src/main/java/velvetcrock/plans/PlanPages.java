@@ -160,7 +160,7 @@ class PlanPages {
     UriComponentsBuilder uri =
         UriComponentsBuilder.fromPath("/bench")
             .queryParam("plan", plan.code())
-            .queryParam("amount", Math.round(d.amounts().herbG() * 10) / 10.0 + " g")
+            .queryParam("amount", Math.floor(d.amounts().herbG() * 100) / 100 + " g")
             .queryParam("herbs[0].herb", d.plant().herb())
             .queryParam("herbs[0].part", d.plant().part().name())
             .queryParam("herbs[0].cut", d.plant().cut().name())

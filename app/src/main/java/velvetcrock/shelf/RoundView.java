@@ -101,6 +101,16 @@ record RoundView(
       return kind.timerMinutes();
     }
 
+    /** What the time is for. */
+    public String timerFor() {
+      return RoundWords.timerFor(kind);
+    }
+
+    /** What the timer is called, with the code of what it is about. */
+    public String timerName(String code) {
+      return RoundWords.timerName(kind, code);
+    }
+
     private String name() {
       return subject + "/" + kind.name();
     }

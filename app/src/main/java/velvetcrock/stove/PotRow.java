@@ -84,6 +84,10 @@ public record PotRow(
    */
   public record Last(long lastAt, @Nullable Double lastValue, int readings) {}
 
-  /** A caution. */
-  public record Warning(String level, String text, String turnTo) {}
+  /**
+   * A caution.
+   *
+   * @param word how grave it is, as it begins the line
+   */
+  public record Warning(String level, String word, String text, String turnTo) {}
 }

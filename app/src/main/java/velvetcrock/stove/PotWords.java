@@ -22,6 +22,7 @@ import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /** Says how a pot stands and what to do about it. */
@@ -143,7 +144,10 @@ final class PotWords {
             .map(
                 c ->
                     new PotRow.Warning(
-                        c.level().name().toLowerCase(Locale.ROOT), c.text(), c.turnTo()))
+                        EnumWords.plain(c.level()),
+                        EnumWords.capital(EnumWords.of(c.level())) + ".",
+                        c.text(),
+                        c.turnTo()))
             .toList());
   }
 

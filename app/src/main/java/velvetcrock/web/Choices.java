@@ -24,6 +24,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.outlook.SafeFor;
 
@@ -57,6 +58,26 @@ public class Choices {
   /** How light a place is. */
   public List<Choice> lights() {
     return all(Light.values(), EnumWords::of);
+  }
+
+  /** Whose cups and spoons are in the drawer. */
+  public List<Choice> kitchens() {
+    return all(Kitchen.values(), EnumWords::of);
+  }
+
+  /** How a jar is moved by hand. */
+  public List<Choice> movedByHand() {
+    return List.of(new Choice("shaken", "Shaken"), new Choice("turned", "Turned"));
+  }
+
+  /** What is asked of somebody who looks at a jar. */
+  public List<Choice> looks() {
+    return List.of(
+        new Choice("covered", "Is the herb covered?"),
+        new Choice("floating", "Does it float?"),
+        new Choice("mould", "Any mould?"),
+        new Choice("translucent", "Gone translucent?"),
+        new Choice("crisp", "Gone crisp?"));
   }
 
   /** Where a bottle may stand. */

@@ -16,7 +16,9 @@ import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.making.Working;
 import velvetcrock.core.materia.Drawing;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.outlook.SafeFor;
 
@@ -223,6 +225,24 @@ public final class EnumWords {
       case COOL -> "cool";
       case WARM -> "warm";
       case ANY -> "any way";
+    };
+  }
+
+  /** Whose cups and spoons they are. */
+  public static String of(Kitchen kitchen) {
+    return switch (kitchen) {
+      case US -> "US";
+      case METRIC -> "metric";
+      case IMPERIAL -> "imperial";
+    };
+  }
+
+  /** In what state a herb is used. */
+  public static String of(HerbState state) {
+    return switch (state) {
+      case FRESH -> "fresh";
+      case WILTED -> "wilted";
+      case DRIED -> "dried";
     };
   }
 
