@@ -46,8 +46,8 @@ class AgreementTest extends AppTest {
       Pattern.compile(
           "([\\d.]+)(?:–([\\d.]+))? (min|h|days?|weeks?)(?:(?:–| to )([\\d.]+) (h|days?|weeks?))?");
 
-  private static final Pattern PULL = Pattern.compile("Pull ([\\d.]+) of 1");
-  private static final Pattern GAINED = Pattern.compile("(\\d+) %");
+  private static final Pattern PULL = Pattern.compile("Pull [a-z ]+, about (\\d+) %");
+  private static final Pattern GAINED = Pattern.compile("about (\\d+) %");
 
   @Autowired Catalogues catalogues;
   @Autowired Clock clock;
@@ -393,7 +393,7 @@ class AgreementTest extends AppTest {
     Matcher pull = PULL.matcher(page.text());
     Matcher gained = GAINED.matcher(text(stove, ".pot [data-f=pull]"));
     if (pull.find() && gained.find()) {
-      double percent = 100 * Double.parseDouble(pull.group(1));
+      double percent = Double.parseDouble(pull.group(1));
       check(
           code,
           Math.abs(percent - Double.parseDouble(gained.group(1))) < 1,

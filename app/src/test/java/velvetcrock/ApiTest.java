@@ -64,7 +64,42 @@ class ApiTest extends AppTest {
             "keeping",
             "{\"chargedOn\":\"2026-06-01\",\"strainedOn\":\"2026-07-06\",\"carriers\":[{\"carrier\":\"olive\",\"bestBefore\":\"2027-01-01\"}],\"light\":\"window\",\"use\":\"skin\"}")
         .andExpect(jsonPath("$.spentDays").value(87.5))
-        .andExpect(jsonPath("$.decidedBy").value("ageing"));
+        .andExpect(jsonPath("$.decidedBy").value("carrier-date"))
+        .andExpect(jsonPath("$.bestBefore").value("2027-01-01"))
+        .andExpect(jsonPath("$.earliest", Matchers.lessThan("2026-10-01")))
+        .andExpect(jsonPath("$.latest").value("2027-01-01"));
+    reckon(
+            "keeping",
+            "{\"chargedOn\":\"2026-06-01\",\"strainedOn\":\"2026-06-03\",\"carriers\":[{\"carrier\":\"olive\",\"dateUnknown\":true}],\"herbState\":\"fresh\",\"store\":{\"place\":\"fridge\"},\"use\":\"skin\"}")
+        .andExpect(jsonPath("$.startDays").value(273))
+        .andExpect(jsonPath("$.decidedBy").value("free-water"))
+        .andExpect(jsonPath("$.daysFromStraining").value(14));
+  }
+
+  @Test
+  void pullIsAnsweredWithItsWidthItsWordsAndByItsPart() throws Exception {
+    String cold = "{\"trace\":[{\"hours\":0,\"celsius\":20},{\"hours\":840,\"celsius\":20}],";
+    String olive = "\"carriers\":[{\"carrier\":\"olive\",\"share\":1}],\"cut\":\"cut\"";
+    reckon("extraction", cold + olive + "}")
+        .andExpect(jsonPath("$.pull", Matchers.closeTo(0.90, 0.005)))
+        .andExpect(jsonPath("$.low", Matchers.closeTo(0.74, 0.01)))
+        .andExpect(jsonPath("$.high", Matchers.closeTo(0.98, 0.01)))
+        .andExpect(jsonPath("$.words").value("nearly-all"));
+    reckon("extraction", cold + olive + ",\"part\":\"root\",\"assumed\":true}")
+        .andExpect(jsonPath("$.pull", Matchers.lessThan(0.85)))
+        .andExpect(jsonPath("$.words").value("good"));
+  }
+
+  /** A silence widens the ageing and leaves its figure where it was. */
+  @Test
+  void ageingIsAnsweredWithItsEnds() throws Exception {
+    reckon(
+            "heat",
+            "{\"trace\":[{\"at\":\"2026-06-01T10:00:00Z\",\"celsius\":65},{\"at\":\"2026-06-01T11:00:00Z\",\"celsius\":65}]}")
+        .andExpect(jsonPath("$.ageingHours", Matchers.closeTo(45.7, 0.1)))
+        .andExpect(jsonPath("$.ageingLowHours", Matchers.closeTo(26.5, 0.3)))
+        .andExpect(jsonPath("$.ageingHighHours", Matchers.closeTo(78.9, 0.5)))
+        .andExpect(jsonPath("$.gapMinutes").value(60.0));
   }
 
   @ParameterizedTest

@@ -57,7 +57,7 @@ class HeatBenchTest extends AppTest {
         .contains("Slow cooker")
         .contains("Simmered")
         .contains("Low oven")
-        .containsPattern("Pulls \\d+ %, spends [\\d.]+ days");
+        .containsPattern("Pull [a-z ]+, about \\d+ %; spends [\\d.]+ days");
   }
 
   @Test

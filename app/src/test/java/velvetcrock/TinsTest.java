@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,12 +34,13 @@ class TinsTest extends ProductHouse {
   @Test
   void aTinsDateIsTheSameWhereverItIsShown() throws Exception {
     String code = bottled(40);
+    LocalDate oilUntil = bottle(code, "A").bestBefore();
     ProductRecord product = begun(salve(code, "100 ml", "17.4 g"));
     pour(product, "30 ml", "BODY");
     String day =
         product.bestBefore().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
 
-    assertThat(product.bestBefore()).isEqualTo(bottle(code, "A").bestBefore());
+    assertThat(product.bestBefore()).isEqualTo(oilUntil);
     assertThat(page("/products/" + product.code())).contains("Good until " + day);
     assertThat(labels(product).replace('\u00a0', ' ')).contains(day);
     String token =

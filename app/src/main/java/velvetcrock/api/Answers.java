@@ -105,8 +105,12 @@ final class Answers {
 
   record Gain(String change, int days) {}
 
+  /** Between which days it lies. */
+  record Span(LocalDate earliest, LocalDate latest) {}
+
   record Keeping(
       LocalDate bestBefore,
+      @JsonUnwrapped Span span,
       int daysFromStraining,
       String decidedBy,
       double startDays,
@@ -157,10 +161,13 @@ final class Answers {
       List<Line> reckoning,
       List<CautionOut> cautions) {}
 
+  /** The ageing, with the least and the most that it may be. */
+  record Ageing(double ageingHours, double ageingLowHours, double ageingHighHours) {}
+
   record Excursion(Instant from, Instant to, double peakC) {}
 
   record Heat(
-      double ageingHours,
+      @JsonUnwrapped Ageing ageing,
       double hours,
       double inBandFraction,
       double underHours,
@@ -174,7 +181,12 @@ final class Answers {
       List<CautionOut> cautions) {}
 
   record Extraction(
-      double pull, double low, double high, List<Line> reckoning, List<CautionOut> cautions) {}
+      double pull,
+      double low,
+      double high,
+      String words,
+      List<Line> reckoning,
+      List<CautionOut> cautions) {}
 
   record Balance(
       double inG,

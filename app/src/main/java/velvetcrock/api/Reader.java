@@ -167,6 +167,15 @@ final class Reader {
   }
 
   List<CarrierDates> dated(@Nullable List<Requests.CarrierIn> carriers) {
+    return dated(carriers, null);
+  }
+
+  /**
+   * Carriers with their dates.
+   *
+   * @param from the day from which one of unknown age counts; null where ages do not matter
+   */
+  List<CarrierDates> dated(@Nullable List<Requests.CarrierIn> carriers, @Nullable LocalDate from) {
     List<CarrierDates> dated = new ArrayList<>();
     List<Requests.CarrierIn> sent = carriers == null ? List.of() : carriers;
     problems.require(
@@ -188,7 +197,10 @@ final class Reader {
               at + ".share",
               "Each share is above 0; " + share + " was read.")
           && carrier != null) {
-        dated.add(new CarrierDates(carrier, share, bestBefore, openedOn, pressedOn));
+        CarrierDates known = new CarrierDates(carrier, share, bestBefore, openedOn, pressedOn);
+        boolean guessed =
+            Boolean.TRUE.equals(in.dateUnknown()) && from != null && known.ownDate().isEmpty();
+        dated.add(guessed ? CarrierDates.unknown(carrier, share, from) : known);
       }
     }
     return dated;

@@ -216,7 +216,7 @@ class ReckonController {
     Reader reader = new Reader(catalogues.current());
     var chargedOn = reader.need("chargedOn", reader.date("chargedOn", request.chargedOn()));
     var strainedOn = reader.need("strainedOn", reader.date("strainedOn", request.strainedOn()));
-    List<CarrierDates> carriers = reader.dated(request.carriers());
+    List<CarrierDates> carriers = reader.dated(request.carriers(), chargedOn);
     HerbState state =
         reader.choice("herbState", HerbState.class, request.herbState(), HerbState.DRIED);
     Use use = reader.choice("use", Use.class, request.use(), Use.SKIN);
@@ -232,13 +232,14 @@ class ReckonController {
                 strainedOn,
                 carriers,
                 state,
-                Boolean.TRUE.equals(request.freeWater()),
+                request.freeWater() == null ? state != HerbState.DRIED : request.freeWater(),
                 use,
                 KeepingOrder.oneLeg(chargedOn, strainedOn, trace, light),
                 List.of(),
                 store));
     return new Answers.Keeping(
         keeping.bestBefore(),
+        new Answers.Span(keeping.earliest(), keeping.latest()),
         keeping.daysFromStraining(),
         Reader.word(keeping.decidedBy()),
         keeping.startDays(),

@@ -25,6 +25,7 @@ import velvetcrock.core.heat.HeatStatistics;
 import velvetcrock.core.heat.HeatStatistics.Band;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Catalogues;
 
 /** Temperature over time: what it was, what it aged, what it drew. Computed, not stored. */
@@ -62,7 +63,8 @@ class ReckonHeatController {
     HeatStatistics stats =
         HeatStatistics.of(Objects.requireNonNull(trace), Objects.requireNonNull(band), ceiling);
     return new Answers.Heat(
-        stats.ageingHours(),
+        new Answers.Ageing(
+            stats.ageingHours(), stats.ageingRange().low(), stats.ageingRange().high()),
         stats.hours(),
         stats.inBandFraction(),
         stats.underHours(),
@@ -150,18 +152,21 @@ class ReckonHeatController {
     Cut cut = reader.choice("cut", Cut.class, request.cut(), null);
     Agitation agitation =
         reader.choice("agitation", Agitation.class, request.agitation(), Agitation.DAILY);
+    Part part =
+        request.part() == null ? null : reader.choice("part", Part.class, request.part(), null);
     reader.problems().refuseIfAny();
 
     Pull pull =
         Pull.of(
             List.of(new Pull.Leg(Objects.requireNonNull(trace), Objects.requireNonNull(agitation))),
             Objects.requireNonNull(carriers),
-            Objects.requireNonNull(cut),
-            Boolean.TRUE.equals(request.spirit()));
+            new Pull.Herb(Objects.requireNonNull(cut), part, Boolean.TRUE.equals(request.spirit())),
+            Boolean.TRUE.equals(request.assumed()));
     return new Answers.Extraction(
         pull.pull(),
         pull.range().low(),
         pull.range().high(),
+        Reader.word(pull.strength()),
         Line.of(pull.reckoning()),
         CautionOut.of(
             cautions.of(

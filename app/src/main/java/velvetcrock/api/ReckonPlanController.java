@@ -64,7 +64,7 @@ class ReckonPlanController {
     HerbState state = reader.choice("state", HerbState.class, request.state(), HerbState.DRIED);
     Cut cut = reader.choice("cut", Cut.class, request.cut(), Cut.CUT);
     Purpose purpose = reader.choice("use", Purpose.class, request.use(), Purpose.SKIN);
-    List<CarrierDates> carriers = reader.dated(request.carriers());
+    List<CarrierDates> carriers = reader.dated(request.carriers(), request.today());
     List<Method> methods = methods(request.methods(), reader);
     reader.problems().refuseIfAny();
 

@@ -37,7 +37,8 @@ final class Requests {
       @Nullable Double share,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate openedOn,
-      @Nullable LocalDate pressedOn) {}
+      @Nullable LocalDate pressedOn,
+      @Nullable Boolean dateUnknown) {}
 
   record RatioIn(@Nullable String kind, @Nullable Double oilPerHerb, @Nullable Double oilMl) {}
 
@@ -108,7 +109,9 @@ final class Requests {
       @Nullable List<CarrierIn> carriers,
       @Nullable String cut,
       @Nullable String agitation,
-      @Nullable Boolean spirit) {}
+      @Nullable Boolean spirit,
+      @Nullable String part,
+      @Nullable Boolean assumed) {}
 
   record WeighedIn(@Nullable String what, @Nullable Double massG) {}
 

@@ -108,8 +108,7 @@ public class Batches {
   public LocalDate unbottledGoodUntil(BatchRecord batch) {
     return new BatchReckoning(catalogues.current(), batch.state())
         .keepingUnbottled(households.current().zone(), readings.series(batch.id()))
-        .early()
-        .bestBefore();
+        .earliest();
   }
 
   private BatchRecord record(Batch batch) {

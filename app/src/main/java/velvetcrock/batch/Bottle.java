@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,8 @@ class Bottle {
   private LocalDate filledOn;
   private LocalDate bestBefore;
   private LocalDate bestBeforeLate;
+  private LocalDate labelledUntil;
+  private int reckonedBy;
   private String decidedBy;
   private boolean capped;
   private boolean spoiled;
@@ -37,6 +40,12 @@ class Bottle {
   private @Nullable String goneBecause;
 
   private static final double ROUNDING_ML = 0.01;
+
+  /** The rules by which dates are reckoned now; what was reckoned by others is reckoned anew. */
+  static final int RECKONED_BY = 2;
+
+  /** Ageing moves a date by no less, days: what it says is not so sure. */
+  private static final int LEAST_MOVE_DAYS = 7;
 
   /** For Hibernate. */
   protected Bottle() {}
@@ -48,7 +57,16 @@ class Bottle {
     this.id = UUID.randomUUID();
     this.batchId = origin.batchId();
     this.letter = bottle.letter();
+    this.bestBefore = keeping.earliest();
+    this.bestBeforeLate = keeping.latest();
+    this.decidedBy = keeping.early().decidedBy().name();
+    this.labelledUntil = keeping.earliest();
     become(origin, bottle, zone, keeping);
+  }
+
+  /** Its label was printed, with its date as it is. */
+  void labelled() {
+    labelledUntil = bestBefore;
   }
 
   UUID batchId() {
@@ -80,9 +98,12 @@ class Bottle {
     leftMl = bottle.leftMl();
     place = bottle.store().place().name();
     glass = bottle.store().glass().name();
-    bestBefore = keeping.early().bestBefore();
-    bestBeforeLate = keeping.late().bestBefore();
+    if (!nearlySame(keeping)) {
+      bestBefore = keeping.earliest();
+      bestBeforeLate = keeping.latest();
+    }
     decidedBy = keeping.early().decidedBy().name();
+    reckonedBy = RECKONED_BY;
     capped = bottle.capped();
     spoiled = bottle.spoiled();
     gone = bottle.goneAt() != null;
@@ -90,9 +111,24 @@ class Bottle {
     goneBecause = bottle.goneBecause() == null ? null : bottle.goneBecause().name();
   }
 
+  /** Whether only ageing would move its date, and by less than a week. */
+  private boolean nearlySame(KeepingRange keeping) {
+    String ageing = Keeping.Rule.AGEING.name();
+    return ageing.equals(decidedBy)
+        && keeping.early().decidedBy() == Keeping.Rule.AGEING
+        && near(bestBefore, keeping.earliest())
+        && near(bestBeforeLate, keeping.latest());
+  }
+
+  private static boolean near(LocalDate one, LocalDate other) {
+    return Math.abs(ChronoUnit.DAYS.between(one, other)) < LEAST_MOVE_DAYS;
+  }
+
   /** What is otherwise in another that should be the same, in words; empty where nothing is. */
-  String difference(Bottle should) {
-    if (!bestBefore.equals(should.bestBefore) || !bestBeforeLate.equals(should.bestBeforeLate)) {
+  String difference(Bottle should, KeepingRange keeping) {
+    boolean dated =
+        bestBefore.equals(should.bestBefore) && bestBeforeLate.equals(should.bestBeforeLate);
+    if (!dated && !nearlySame(keeping)) {
       return "good until " + bestBefore + " is kept, " + should.bestBefore + " follows";
     }
     if (Math.abs(leftMl - should.leftMl) > ROUNDING_ML) {

@@ -187,6 +187,22 @@ public class BottleBook {
             () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
   }
 
+  /** Codes of bottles whose label says a later date than they have now. */
+  @Transactional(readOnly = true)
+  public List<String> toPrintAgain() {
+    return bottles.toPrintAgain().stream().map(row -> record(row).code()).toList();
+  }
+
+  /** The labels of bottles were printed, with their dates as they are. */
+  @Transactional
+  public void labelled(List<BottleRecord> printed) {
+    for (BottleRecord record : printed) {
+      bottles.findByBatchId(record.batch().id()).stream()
+          .filter(row -> row.letter().equals(record.bottle().letter()))
+          .forEach(Bottle::labelled);
+    }
+  }
+
   /** How a bottle's date moved, the first move first. */
   @Transactional(readOnly = true)
   public List<BottleDateMove> moves(BatchRecord batch, String letter) {
@@ -221,8 +237,9 @@ public class BottleBook {
       if (row == null) {
         entities.persist(new Bottle(origin, bottle, zone, keeping));
       } else {
-        moved(row, keeping.early().bestBefore(), why);
+        LocalDate before = row.bestBefore();
         row.become(origin, bottle, zone, keeping);
+        moved(row, before, why);
       }
     }
     bottles.deleteAll(rows.values());
@@ -245,7 +262,7 @@ public class BottleBook {
       }
       KeepingRange keeping = reckoning.keeping(bottle, zone, read);
       String difference =
-          row.difference(new Bottle(origin(batchId, state, zone), bottle, zone, keeping));
+          row.difference(new Bottle(origin(batchId, state, zone), bottle, zone, keeping), keeping);
       if (!difference.isEmpty()) {
         differences.add(name + difference);
       }
@@ -262,11 +279,11 @@ public class BottleBook {
         Objects.requireNonNull(state.strainedAt()).atZone(zone).toLocalDate());
   }
 
-  private void moved(Bottle row, LocalDate to, String why) {
-    if (!row.bestBefore().equals(to)) {
+  private void moved(Bottle row, LocalDate from, String why) {
+    if (!row.bestBefore().equals(from)) {
       entities.persist(
           new BottleDateMove(
-              row.batchId(), row.letter(), clock.instant(), row.bestBefore(), to, why));
+              row.batchId(), row.letter(), clock.instant(), from, row.bestBefore(), why));
     }
   }
 }

@@ -7,8 +7,8 @@ import velvetcrock.core.keeping.Keeping;
 /**
  * A bottle with its batch and its dates.
  *
- * @param bestBefore the earliest date that it may have to be gone by
- * @param bestBeforeLate the latest; the same unless the charge is known only about
+ * @param bestBefore the earliest date that it may have to be gone by: the cautious end
+ * @param bestBeforeLate the latest that it may be good until
  * @param decidedBy what decided the earliest
  */
 public record BottleRecord(

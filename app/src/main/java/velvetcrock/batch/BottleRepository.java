@@ -31,6 +31,11 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<WithBatch> wanting(LocalDate until, Collection<String> turning, Limit most);
 
   @Query(
+      "select new velvetcrock.batch.BottleRepository$WithBatch(b, x) from Bottle b join Batch x on x.id = b.batchId"
+          + " where not b.gone and b.labelledUntil > b.bestBefore order by b.bestBefore, x.code, b.letter")
+  List<WithBatch> toPrintAgain();
+
+  @Query(
       "select new velvetcrock.batch.Hoard(count(b), coalesce(sum(b.leftMl), 0.0),"
           + " coalesce(sum(case when b.bestBefore >= :today then b.leftMl else 0.0 end), 0.0))"
           + " from Bottle b where not b.gone and (:herb is null or b.herbKey = :herb)"

@@ -1,6 +1,7 @@
 package velvetcrock.batch;
 
 import java.util.stream.Stream;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -10,6 +11,7 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.kitchen.FiguresChanged;
 import velvetcrock.web.Afterwards;
+import velvetcrock.web.CatchUp;
 
 /** Moves the dates of bottles when the household changes the figures of what is in them. */
 @Component
@@ -19,14 +21,37 @@ class BottlesReckonedAnew {
   private final BatchStates states;
   private final Afterwards afterwards;
   private final TransactionTemplate transactions;
+  private final CatchUp catchUp;
 
   BottlesReckonedAnew(
-      BatchRepository batches, BottleBook book, BatchStates states, Afterwards afterwards) {
+      BatchRepository batches,
+      BottleBook book,
+      BatchStates states,
+      Afterwards afterwards,
+      CatchUp catchUp) {
     this.batches = batches;
     this.book = book;
     this.states = states;
     this.afterwards = afterwards;
     this.transactions = new TransactionTemplate(afterwards);
+    this.catchUp = catchUp;
+  }
+
+  /** Once after an upgrade: dates that were reckoned by former rules. */
+  @EventListener(ApplicationReadyEvent.class)
+  void upgraded() {
+    catchUp.each(
+        "select distinct household_id, batch_id from bottle where reckoned_by <> ?",
+        id ->
+            batches
+                .findById(id)
+                .ifPresent(
+                    batch ->
+                        book.keep(
+                            id,
+                            states.of(batch),
+                            "how fast oils age in heat and cold is reckoned anew")),
+        Bottle.RECKONED_BY);
   }
 
   /** Once the figures are stored and their connection given back. */

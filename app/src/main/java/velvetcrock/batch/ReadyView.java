@@ -147,14 +147,10 @@ record ReadyView(String lead, String mood, List<Line> why) {
     Formats fmt = known.fmt();
     double gain = Readiness.gain(known.state(), known.heat(), known.now());
     String more = known.state().charge().method().heated() ? "another hour" : "another week";
-    return fmt.number(pull.pull(), 2)
-        + " of 1, between "
-        + fmt.number(pull.range().low(), 2)
-        + " and "
-        + fmt.number(pull.range().high(), 2)
+    return fmt.pull(pull)
         + "; "
         + more
-        + (gain < 0.005 ? " adds next to nothing" : " adds " + fmt.number(gain, 2));
+        + (gain < 0.005 ? " adds next to nothing" : " adds " + fmt.percent(gain));
   }
 
   private static String colour(Basis known) {

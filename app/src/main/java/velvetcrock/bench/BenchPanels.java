@@ -342,9 +342,9 @@ final class BenchPanels {
             + (way.method() == Method.TWO_STAGE
                 ? "then " + fmt.hours(way.hours())
                 : fmt.hours(new Range(way.method().earliestHours(), way.method().latestHours()))),
-        "Pulls "
-            + fmt.percent(way.pull())
-            + ", spends "
+        "Pull "
+            + fmt.pull(way.pull())
+            + "; spends "
             + fmt.number(days, days < 10 ? 1 : 0)
             + " days",
         "method=" + way.method().name());

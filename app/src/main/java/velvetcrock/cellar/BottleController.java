@@ -213,13 +213,7 @@ class BottleController {
     BatchRecord batch = batches.find(code);
     BottleState bottle = bottle(batch, letter);
     KeepingRange keeping = batches.keeping(batch, bottle.letter());
-    BottleRecord record =
-        new BottleRecord(
-            batch,
-            bottle,
-            keeping.early().bestBefore(),
-            keeping.late().bestBefore(),
-            keeping.early().decidedBy());
+    BottleRecord record = book.one(batch, bottle.letter());
     Map<BottleBook.Shelf, OwnShelfLife> own = book.ownShelfLives();
     model.addAttribute(
         "bottle",

@@ -39,8 +39,7 @@ import velvetcrock.web.KeepingWords;
 record BottleView(
     Name name,
     Standing standing,
-    String until,
-    String why,
+    Until until,
     BottleDrawing drawing,
     List<LegBar> legs,
     List<String> gains,
@@ -53,6 +52,15 @@ record BottleView(
   /** What can still be done about it at a bottle. */
   private static final Set<Caution.Stage> AT_A_BOTTLE =
       EnumSet.of(Caution.Stage.BOTTLING, Caution.Stage.MAKING, Caution.Stage.GIVING);
+
+  /**
+   * Until when it is good.
+   *
+   * @param date the cautious end
+   * @param why what decided it
+   * @param sure how sure it is; empty where nothing is open
+   */
+  record Until(String date, String why, String sure) {}
 
   /** Which bottle, and of what. */
   record Name(String code, String batch, String letter, String herb, String botanical) {}
@@ -101,10 +109,10 @@ record BottleView(
             state.goneAt() != null,
             state.openedAt() != null,
             state.spoiled()),
-        keeping.exact()
-            ? fmt.fullDate(early.bestBefore())
-            : fmt.fullDate(early.bestBefore()) + " to " + fmt.fullDate(keeping.late().bestBefore()),
-        KeepingWords.why(early.decidedBy()),
+        new Until(
+            fmt.fullDate(record.bestBefore()),
+            KeepingWords.why(early.decidedBy()),
+            sure(record, early, fmt)),
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
         early.lengthen().stream()
@@ -117,6 +125,18 @@ record BottleView(
         CautionsView.of(
             cautions.forKeeping(early, charge.use()), AT_A_BOTTLE, charge.manner().read()),
         early.reckoning());
+  }
+
+  /** How sure the date is; empty where nothing is open. */
+  private static String sure(BottleRecord record, Keeping early, Formats fmt) {
+    if (record.bestBefore().equals(record.bestBeforeLate())) {
+      return "";
+    }
+    return "That is the cautious end: it may be good until about "
+        + fmt.month(early.bestBefore())
+        + ", but not beyond "
+        + fmt.date(record.bestBeforeLate())
+        + ". How fast oil ages is only known within such bounds.";
   }
 
   private static String botanical(BottleRecord record, Catalogue catalogue) {

@@ -271,10 +271,7 @@ record CellarView(
       BottleRecord record, int lane, double at, Catalogue catalogue, Formats fmt) {
     LocalDate today = fmt.today();
     long left = ChronoUnit.DAYS.between(today, record.bestBefore());
-    String until =
-        record.bestBefore().equals(record.bestBeforeLate())
-            ? fmt.date(record.bestBefore())
-            : fmt.dates(record.bestBefore(), record.bestBeforeLate());
+    String until = fmt.date(record.bestBefore());
     Store.Place place = record.bottle().store().place();
     return new BottleCard(
         record.code(),

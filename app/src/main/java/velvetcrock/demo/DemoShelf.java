@@ -206,7 +206,7 @@ class DemoShelf implements DemoPart {
     tend(cottage, pine, 50, 3);
     strain(cottage, pine, 1, 210, List.of(bottleOpen("A", 200)));
 
-    String heather = jar(cottage, "heather", Cut.CUT, 40, "rapeseed", "jar-500", WINDOW, 300);
+    String heather = jar(cottage, "heather", Cut.CUT, 40, "rapeseed", "jar-500", DARK, 300);
     tend(cottage, heather, 300, 276);
     strain(
         cottage,

@@ -69,7 +69,9 @@ class LabelsController {
       List<BottleRecord> bottles = chosen(form);
       questioned = questioned(form.ownWords(), bottles);
       LabelPrinting.question(questioned, form);
-      return LabelPrinting.pdf(LabelSheet.pdf(labels(form, bottles), grid, form.skipped()));
+      byte[] sheet = LabelSheet.pdf(labels(form, bottles), grid, form.skipped());
+      book.labelled(bottles);
+      return LabelPrinting.pdf(sheet);
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
       page(form, FieldErrors.of(refused), questioned, page.getModel());

@@ -260,7 +260,7 @@ record OutlookView(
           timetable.begins().toLocalDate().equals(now.toLocalDate())
               ? "begin today"
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
-      facts.add("pulls " + fmt.percent(route.outcome().pull()));
+      facts.add("pull " + fmt.pull(route.outcome().pull()));
       facts.add(work(timetable));
       facts.add("keeps to " + fmt.shortDate(route.outcome().bestBefore()));
       if (route.bill().minor() >= 1) {

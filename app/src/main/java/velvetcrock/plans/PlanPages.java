@@ -85,7 +85,7 @@ class PlanPages {
     facts.add(
         new OutlookView.Fact(
             "Pull",
-            fmt.percent(details.outcome().pull()),
+            fmt.pull(details.outcome().pull()),
             "drawn for " + fmt.hours(details.way().hours())));
     facts.add(
         new OutlookView.Fact(

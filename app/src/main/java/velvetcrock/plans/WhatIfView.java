@@ -83,9 +83,9 @@ record WhatIfView(
   private static String headline(WhatIf result, Formats fmt) {
     return result.solid()
         ? "The oil is solid: it draws nothing"
-        : "Pulls "
-            + fmt.percent(result.at().pull())
-            + ", then keeps "
+        : "Pull "
+            + fmt.pull(result.at().pull())
+            + "; then keeps "
             + fmt.days(result.at().keepsDays());
   }
 
@@ -98,7 +98,7 @@ record WhatIfView(
           + fmt.ratio(result.charge().coveringOilPerHerb())
           + " to cover this herb here.";
     }
-    return "An estimate, to ± 10 % of all there is to pull.";
+    return "An estimate for comparing: half or twice as fast is as likely.";
   }
 
   private static List<OutlookView.Fact> facts(WhatIf result, Formats fmt) {

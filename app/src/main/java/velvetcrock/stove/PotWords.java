@@ -13,6 +13,7 @@ import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.caution.PotOnHeat;
+import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.Forecast;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.HeatStatistics.Band;
@@ -167,8 +168,8 @@ final class PotWords {
   }
 
   private String pull() {
-    double pull = heat.pull(now).pull();
-    return pull <= 0 ? "none yet" : fmt.percent(pull) + " ± 10";
+    Pull pull = heat.pull(now);
+    return pull.pull() <= 0 ? "none yet" : fmt.pull(pull);
   }
 
   private String way() {

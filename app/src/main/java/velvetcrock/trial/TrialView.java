@@ -175,12 +175,7 @@ record TrialView(
     }
     double low = pull.range().low() * WHOLE;
     return new Bar(
-        fmt.number(pull.pull(), 2)
-            + " of 1 ("
-            + fmt.number(pull.range().low(), 2)
-            + "–"
-            + fmt.number(pull.range().high(), 2)
-            + ")",
+        fmt.pull(pull),
         hundredths(pull.pull() * WHOLE),
         hundredths(low),
         hundredths(pull.range().high() * WHOLE - low));

@@ -10,6 +10,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
+import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.measure.CookWords;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Temperatures;
@@ -23,6 +24,8 @@ public final class Formats {
       DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
   private static final DateTimeFormatter WITH_YEAR =
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+  private static final DateTimeFormatter MONTH =
+      DateTimeFormatter.ofPattern("MMMM uuuu", Locale.UK);
   private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
   private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE", Locale.UK);
@@ -149,6 +152,21 @@ public final class Formats {
     return "1 : " + number(oilPerHerb, oilPerHerb < 20 ? 1 : 0);
   }
 
+  /** A pull that is planned: in words, then as a share. */
+  public String pull(double pull) {
+    return Pull.Strength.of(pull).words() + ", about " + percent(pull);
+  }
+
+  /** A pull with its width: in words, then as a share, then between what. */
+  public String pull(Pull pull) {
+    return pull(pull.pull())
+        + " ("
+        + number(100 * pull.range().low(), 0)
+        + "–"
+        + percent(pull.range().high())
+        + ")";
+  }
+
   /** A share as a whole percentage, such as {@code 82 %}. */
   public String percent(double share) {
     return number(share * 100, 0) + " %";
@@ -187,6 +205,11 @@ public final class Formats {
   /** A date with its year, as on a label. */
   public String fullDate(LocalDate date) {
     return date.format(WITH_YEAR);
+  }
+
+  /** A month with its year, such as {@code May 2027}. */
+  public String month(LocalDate date) {
+    return date.format(MONTH);
   }
 
   /** A date in short, such as {@code 5 Dec}; with its year where that is not this year. */

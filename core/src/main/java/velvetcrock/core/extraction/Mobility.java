@@ -1,17 +1,33 @@
 package velvetcrock.core.extraction;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.materia.Part;
 
-/** μ(T) of a blend: ln η is the mean by volume of its carriers'. */
+/**
+ * μ(T) of a blend: ln η is the mean by volume of its carriers'. Below the mix's setting point it is
+ * nothing. What diffuses is paced by the part of the plant besides.
+ */
 final class Mobility {
+  /** Growth of mobility over 10 °C besides what viscosity does. */
+  static final double USUAL_GROWTH = 1.15;
+
   private static final double REFERENCE_VISCOSITY = 84;
   private static final double REFERENCE_K = 293.15;
-  private static final double LN_PER_C = Math.log(1.15) / 10;
   private static final double HOURS_PER_DAY = 24;
+
+  /** Sticky resin hardly draws below, and freely above, °C (estimate). */
+  private static final double RESIN_STIFF_C = 40;
+
+  private static final double RESIN_SOFT_C = 50;
+  private static final double RESIN_STIFF = 0.3;
 
   /**
    * Up to this step the trapezoid with its end correction, −Δ/12·(μ′₂ − μ′₁), is exact to 1e-7 and
@@ -24,8 +40,18 @@ final class Mobility {
 
   private final double intercept;
   private final double slope;
+  private final double growthPerC;
+  private final double meltedAboveC;
+  private final @Nullable Part part;
+  private final double[] bendsC;
 
-  Mobility(CarrierBlend carriers) {
+  /**
+   * Of a blend.
+   *
+   * @param part whose diffusion it is; null for one of unknown pace, taken as 1
+   * @param growth over 10 °C besides what viscosity does
+   */
+  Mobility(CarrierBlend carriers, @Nullable Part part, double growth) {
     double a = 0;
     double b = 0;
     for (CarrierBlend.Share share : carriers.shares()) {
@@ -34,72 +60,134 @@ final class Mobility {
     }
     this.intercept = Math.log(REFERENCE_VISCOSITY / REFERENCE_K) - a;
     this.slope = b;
+    this.growthPerC = Math.log(growth) / 10;
+    this.meltedAboveC = carriers.meltedAboveC();
+    this.part = part;
+    this.bendsC =
+        part == Part.RESIN
+            ? new double[] {meltedAboveC, RESIN_STIFF_C, RESIN_SOFT_C}
+            : new double[] {meltedAboveC};
   }
 
-  double at(double celsius) {
-    double kelvin = celsius + Carrier.KELVIN;
-    return kelvin * Math.exp(intercept - slope / kelvin + LN_PER_C * (celsius - 20));
+  private double at(double celsius) {
+    return (celsius + Carrier.KELVIN)
+        * Math.exp(intercept - slope / (celsius + Carrier.VOGEL) + growthPerC * (celsius - 20));
   }
 
   /** dμ/dT from μ, per °C: no exp of its own. */
   private double fall(double celsius, double mobility) {
-    double kelvin = celsius + Carrier.KELVIN;
-    return mobility * (1 / kelvin + slope / (kelvin * kelvin) + LN_PER_C);
+    double vogel = celsius + Carrier.VOGEL;
+    return mobility * (1 / (celsius + Carrier.KELVIN) + slope / (vogel * vogel) + growthPerC);
   }
 
-  /** ∫ μ dt, days. */
-  double days(Trace trace) {
+  private double pace(double celsius) {
+    if (part == null) {
+      return 1;
+    }
+    return switch (part) {
+      case FLOWER, LEAF -> 1;
+      case HEAD -> 0.8;
+      case ROOT, SEED -> 0.6;
+      case RESIN -> {
+        double soft = (celsius - RESIN_STIFF_C) / (RESIN_SOFT_C - RESIN_STIFF_C);
+        yield RESIN_STIFF + (1 - RESIN_STIFF) * Math.max(0, Math.min(1, soft));
+      }
+    };
+  }
+
+  /** ∫ over a trace. */
+  Drawn over(Trace trace) {
     Walk walk = new Walk();
-    trace.points().forEach(p -> walk.to(p.hours(), p.celsius()));
-    return walk.days();
+    Drawn drawn = Drawn.NOTHING;
+    for (Trace.Point point : trace.points()) {
+      drawn = drawn.plus(walk.to(point.hours(), point.celsius()));
+    }
+    return drawn;
   }
 
-  /** Sums ∫ μ dt piece by piece, with one exp a point. */
+  /** ∫ over a steady time. */
+  Drawn steady(double celsius, double hours) {
+    double days = celsius < meltedAboveC ? 0 : at(celsius) * hours / HOURS_PER_DAY;
+    return new Drawn(days, days * pace(celsius));
+  }
+
+  /** Goes from point to point in straight lines, with one exp a point where they are close. */
   final class Walk {
     private boolean begun;
     private double hours;
     private double celsius;
     private double mobility;
     private double fall;
-    private double sum;
 
-    /** Goes on to the next point in a straight line; hands back what the piece added, days. */
-    double to(double nextHours, double nextC) {
+    /** Goes on to the next point; hands back what the piece added. */
+    Drawn to(double nextHours, double nextC) {
       double mu = at(nextC);
       double falls = fall(nextC, mu);
-      double added = 0;
-      if (begun) {
-        double step = nextC - celsius;
-        double mean =
-            Math.abs(step) <= SMALL_STEP_C
-                ? (mobility + mu) / 2 - step / 12 * (falls - fall)
-                : mean(celsius, step);
-        added = (nextHours - hours) * mean;
-        sum += added;
-      }
+      Drawn added = begun ? piece(nextHours, nextC, mu, falls) : Drawn.NOTHING;
       begun = true;
       hours = nextHours;
       celsius = nextC;
       mobility = mu;
       fall = falls;
-      return added / HOURS_PER_DAY;
+      return added;
     }
 
-    double days() {
-      return sum / HOURS_PER_DAY;
+    private Drawn piece(double nextHours, double nextC, double mu, double falls) {
+      double days = (nextHours - hours) / HOURS_PER_DAY;
+      double step = nextC - celsius;
+      List<Double> stops = stops(celsius, nextC);
+      boolean even = stops.isEmpty() && pace(celsius) == pace(nextC);
+      if (even && Math.abs(step) <= SMALL_STEP_C) {
+        double mean = (mobility + mu) / 2 - step / 12 * (falls - fall);
+        double drawn = (celsius + nextC) / 2 < meltedAboveC ? 0 : days * mean;
+        return new Drawn(drawn, drawn * pace(celsius));
+      }
+      Drawn sum = Drawn.NOTHING;
+      double from = celsius;
+      stops.add(nextC);
+      for (double to : stops) {
+        double share = step == 0 ? 1 : (to - from) / step;
+        sum = sum.plus(between(from, to, days * share));
+        from = to;
+      }
+      return sum;
     }
   }
 
-  /** Mean of μ over a long linear piece, by Gauss’s rule on cuts of at most 20 °C. */
-  private double mean(double fromC, double step) {
-    int cuts = (int) Math.ceil(Math.abs(step) / LARGE_STEP_C);
-    double sum = 0;
+  /** Where a straight line bends on its way, in its order. */
+  private List<Double> stops(double fromC, double toC) {
+    List<Double> stops = new ArrayList<>();
+    for (double bend : bendsC) {
+      if (bend > Math.min(fromC, toC) && bend < Math.max(fromC, toC)) {
+        stops.add(bend);
+      }
+    }
+    stops.sort(null);
+    if (toC < fromC) {
+      Collections.reverse(stops);
+    }
+    return stops;
+  }
+
+  /** Over a linear piece without a bend, by Gauss’s rule on cuts of at most 20 °C. */
+  private Drawn between(double fromC, double toC, double days) {
+    if ((fromC + toC) / 2 < meltedAboveC) {
+      return Drawn.NOTHING;
+    }
+    double step = toC - fromC;
+    int cuts = (int) Math.max(1, Math.ceil(Math.abs(step) / LARGE_STEP_C));
+    double washed = 0;
+    double diffused = 0;
     for (int cut = 0; cut < cuts; cut++) {
       double begin = fromC + step * cut / cuts;
       for (int i = 0; i < FIVE.getNumberOfPoints(); i++) {
-        sum += FIVE.getWeight(i) * at(begin + step / cuts * (1 + FIVE.getPoint(i)) / 2);
+        double celsius = begin + step / cuts * (1 + FIVE.getPoint(i)) / 2;
+        double mu = FIVE.getWeight(i) * at(celsius);
+        washed += mu;
+        diffused += mu * pace(celsius);
       }
     }
-    return sum / 2 / cuts;
+    double per = days / 2 / cuts;
+    return new Drawn(washed * per, diffused * per);
   }
 }

@@ -3,6 +3,7 @@ package velvetcrock.core.extraction;
 import static velvetcrock.core.Figures.plain;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -10,85 +11,198 @@ import velvetcrock.core.Standing;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Part;
 
 /**
  * Relative pull, 0 to 1: E = w·(1 − exp(−∫k_w dt)) + (1 − w)·(1 − exp(−∫k_d dt)), a quick wash from
- * broken cells and a slow diffusion, both at a pace that follows the oil's mobility μ(T) =
- * (T_K/293.15)·(84/η(T))·1.15^((T−20)/10). Anchored on cut dried herb in olive oil at 20 °C, shaken
- * daily: 0.90 at 35 days. An estimate for comparing ways, to ± 0.1.
+ * broken cells and a slow diffusion (So and MacDonald 1986), both at a pace that follows the oil's
+ * mobility μ(T) = (T_K/293.15)·(84/η(T))·1.15^((T−20)/10). Anchored on cut dried herb in olive oil
+ * at 20 °C, shaken daily: 0.90 at 35 days. An estimate for comparing ways; it is as wide as its
+ * guesses.
  *
  * @param pull the estimate
- * @param range ± 0.1 of it, within 0 to 1
+ * @param range from every guess at its one end to every guess at its other, in quadrature
+ * @param guesses the pull under each guess, in one order for all
  */
-public record Pull(double pull, Range range, Reckoning reckoning) {
-  private static final double WITHIN = 0.1;
+public record Pull(double pull, Range range, List<Double> guesses, Reckoning reckoning) {
   private static final double WASH_PER_DAY = Math.log(10) / 0.25;
   private static final double DIFFUSION_PER_DAY = Math.log(7) / 35;
   private static final double SPIRIT_PACE = 1.5;
   private static final double SPIRIT_WASH = 0.35;
+  private static final double RATE_WITHIN = 2;
+  private static final double WASH_WITHIN = 0.5;
+  private static final double WEAK_BELOW = 0.35;
+  private static final double FAIR_TO = 0.6;
+  private static final double GOOD_TO = 0.85;
 
   /** A stretch of time: its temperatures and how the herb was moved. */
   public record Leg(Trace trace, Agitation agitation) {}
 
   /**
-   * Reckons the pull of one or more stretches after one another.
+   * The herb that is drawn.
+   *
+   * @param part null where it is not known; its pace is then 1
+   * @param spirit whether it was dampened with spirit first
+   */
+  public record Herb(Cut cut, @Nullable Part part, boolean spirit) {}
+
+  /** How much that is, in words. */
+  public enum Strength {
+    /** Under 0.35. */
+    WEAK("weak"),
+    /** To 0.6. */
+    FAIR("fair"),
+    /** To 0.85. */
+    GOOD("good"),
+    /** Above. */
+    NEARLY_ALL("nearly all that time can give");
+
+    private final String words;
+
+    Strength(String words) {
+      this.words = words;
+    }
+
+    /** In words. */
+    public String words() {
+      return words;
+    }
+
+    /** Of a pull. */
+    public static Strength of(double pull) {
+      if (pull < WEAK_BELOW) {
+        return WEAK;
+      }
+      return pull <= FAIR_TO ? FAIR : pull <= GOOD_TO ? GOOD : NEARLY_ALL;
+    }
+  }
+
+  /**
+   * Reckons the pull of one or more stretches after one another. Hours below the mix's setting
+   * point draw nothing.
    *
    * @param legs at least one
-   * @param spirit whether the herb was dampened with spirit first
-   * @throws velvetcrock.core.Refused at {@code trace} where an oil is below its melting point: a
-   *     solid fat does not infuse
+   * @param assumed whether the temperatures are assumed, and may be 8 °C off
+   * @throws velvetcrock.core.Refused at {@code trace} where all of it lies below the setting point
    */
-  public static Pull of(List<Leg> legs, CarrierBlend carriers, Cut cut, boolean spirit) {
+  public static Pull of(List<Leg> legs, CarrierBlend carriers, Herb herb, boolean assumed) {
     Problems problems = new Problems();
     double melted = carriers.meltedAboveC();
     problems.require(
-        legs.stream().allMatch(l -> l.trace().coldestC() >= melted),
+        legs.stream().allMatch(l -> l.trace().points().isEmpty())
+            || legs.stream().anyMatch(l -> l.trace().hottestC() >= melted),
         "trace",
         "Below " + plain(melted) + " °C some of it is solid, and a solid fat does not infuse.");
     problems.refuseIfAny();
 
-    Mobility mobility = new Mobility(carriers);
-    double washDays = 0;
-    double diffusionDays = 0;
+    Guessing guessing = new Guessing(carriers, herb.part());
+    Ensemble drawn = Ensemble.NOTHING;
     for (Leg leg : legs) {
-      double days = mobility.days(leg.trace());
-      washDays += days;
-      diffusionDays += days * leg.agitation().pace();
+      drawn = drawn.plus(guessing.over(leg.trace(), assumed).moved(leg.agitation()));
     }
-    double hours = legs.stream().mapToDouble(l -> l.trace().hours()).sum();
-    return of(washDays, diffusionDays, hours, cut, spirit);
+    return of(drawn, legs.stream().mapToDouble(l -> l.trace().hours()).sum(), herb);
   }
 
-  /** From days at the pace of olive oil at 20 °C, plain and weighted by agitation. */
-  static Pull of(double washDays, double diffusionDays, double hours, Cut cut, boolean spirit) {
-    double wash = spirit ? wash(cut) + SPIRIT_WASH * (1 - wash(cut)) : wash(cut);
-    double pace = pace(cut) * (spirit ? SPIRIT_PACE : 1);
-    double washed = wash * -Math.expm1(-WASH_PER_DAY * washDays);
-    double diffused = (1 - wash) * -Math.expm1(-DIFFUSION_PER_DAY * pace * diffusionDays);
+  /** The same of temperatures that were read or are planned. */
+  public static Pull of(List<Leg> legs, CarrierBlend carriers, Herb herb) {
+    return of(legs, carriers, herb, false);
+  }
+
+  /** From time at the pace of olive oil at 20 °C. */
+  static Pull of(Ensemble drawn, double hours, Herb herb) {
+    double quick =
+        herb.spirit() ? wash(herb.cut()) + SPIRIT_WASH * (1 - wash(herb.cut())) : wash(herb.cut());
+    double pace = pace(herb.cut()) * (herb.spirit() ? SPIRIT_PACE : 1);
+    Drawn middle = drawn.middle();
+    double washed = washed(middle, quick, 1);
+    double diffused = diffused(middle, quick, pace);
 
     Reckoning.Writer lines = Reckoning.writer();
     lines.line(
         "Days at the pace of olive oil at 20 °C",
         "∫ mobility dt over " + plain(hours) + " h",
-        washDays,
+        middle.washDays(),
         "days",
         Standing.ESTIMATE);
     lines.line(
         "Washed from broken cells",
-        plain(wash) + " of all is within quick reach",
+        plain(quick) + " of all is within quick reach",
         washed,
         "",
         Standing.ESTIMATE);
     lines.line(
         "Drawn slowly",
-        plain(1 - wash) + " of all, by cut × " + plain(pace) + " and by how it was moved",
+        plain(1 - quick)
+            + " of all, by cut × "
+            + plain(pace)
+            + ", by the part and by how it was moved",
         diffused,
         "",
         Standing.ESTIMATE);
     double pull = Math.min(1, washed + diffused);
-    Range range = new Range(Math.max(0, pull - WITHIN), Math.min(1, pull + WITHIN));
-    lines.line("Pull", plain(washed) + " + " + plain(diffused), range, "", Standing.ESTIMATE);
-    return new Pull(pull, range, lines.done());
+    lines.line("Pull", plain(washed) + " + " + plain(diffused), pull, "", Standing.ESTIMATE);
+    List<Double> guesses =
+        List.of(
+            pull(middle, quick, pace, 1 / RATE_WITHIN),
+            pull(middle, quick, pace, RATE_WITHIN),
+            pull(drawn.slower(), quick, pace, 1),
+            pull(drawn.faster(), quick, pace, 1),
+            pull(middle, quick * (1 - WASH_WITHIN), pace, 1),
+            pull(middle, Math.min(1, quick * (1 + WASH_WITHIN)), pace, 1),
+            pull(drawn.coldest(), quick, pace, 1),
+            pull(drawn.hottest(), quick, pace, 1));
+    Range range = around(pull, guesses);
+    lines.line(
+        "Pull, at the least and at the most",
+        "both rates halved or doubled, warmth doing less or more, what is within quick reach",
+        range,
+        "",
+        Standing.ESTIMATE);
+    return new Pull(pull, range, guesses, lines.done());
+  }
+
+  private static double washed(Drawn drawn, double quick, double rates) {
+    return quick * -Math.expm1(-WASH_PER_DAY * rates * drawn.washDays());
+  }
+
+  private static double diffused(Drawn drawn, double quick, double pace) {
+    return (1 - quick) * -Math.expm1(-DIFFUSION_PER_DAY * pace * drawn.diffusionDays());
+  }
+
+  private static double pull(Drawn drawn, double quick, double pace, double rates) {
+    return Math.min(1, washed(drawn, quick, rates) + diffused(drawn, quick, pace * rates));
+  }
+
+  /** Moves up and down, each by itself in quadrature. */
+  private static Range around(double pull, List<Double> guesses) {
+    double down = 0;
+    double up = 0;
+    for (double guess : guesses) {
+      double move = guess - pull;
+      down += move < 0 ? move * move : 0;
+      up += move > 0 ? move * move : 0;
+    }
+    return new Range(Math.max(0, pull - Math.sqrt(down)), Math.min(1, pull + Math.sqrt(up)));
+  }
+
+  /** How much it is, in words. */
+  public Strength strength() {
+    return Strength.of(pull);
+  }
+
+  /**
+   * Whether it can be told apart from another: under every guess the same one of the two is the
+   * stronger.
+   */
+  public boolean toldApartFrom(Pull other) {
+    boolean more = pull > other.pull;
+    for (int i = 0; i < guesses.size(); i++) {
+      double apart = guesses.get(i) - other.guesses.get(i);
+      if (more ? apart <= 0 : apart >= 0) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static double wash(Cut cut) {

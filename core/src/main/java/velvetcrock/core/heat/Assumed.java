@@ -202,8 +202,10 @@ public record Assumed(Trace trace, double withinC) {
     }
   }
 
-  /** Ageing hours from as much cooler as it may be to as much warmer, h. */
+  /** Ageing hours from as much cooler as it may be to as much warmer, over the energies, h. */
   public Range ageingHours() {
-    return new Range(Ageing.hours(trace.warmerBy(-withinC)), Ageing.hours(trace.warmerBy(withinC)));
+    return new Range(
+        Ageing.of(trace.warmerBy(-withinC)).range().low(),
+        Ageing.of(trace.warmerBy(withinC)).range().high());
   }
 }

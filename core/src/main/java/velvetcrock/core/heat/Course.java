@@ -133,24 +133,39 @@ public final class Course {
   }
 
   /**
-   * It as a trace for ageing and pull: gaps between readings at the hotter of their ends.
+   * It as a trace, straight from point to point, with how cold and how hot it may have been:
+   * silences at either of their ends, and what is assumed as far off as it may be.
    *
    * @param fromHours from then on
    * @param toHours to before then
    */
-  public Trace trace(double fromHours, double toHours) {
-    List<Trace.Point> points = new ArrayList<>();
+  public Warmth warmth(double fromHours, double toHours) {
+    List<Trace.Point> usual = new ArrayList<>();
+    List<Trace.Point> coldest = new ArrayList<>();
+    List<Trace.Point> hottest = new ArrayList<>();
     boolean[] readBefore = {false};
     walk(
         (hours, celsius, read) -> {
           if (hours >= fromHours && hours < toHours) {
             if (read && readBefore[0]) {
-              Readings.bridgeTo(points, hours, celsius);
+              Readings.bridgeTo(coldest, hours, celsius, false);
+              Readings.bridgeTo(hottest, hours, celsius, true);
             }
-            points.add(new Trace.Point(hours, celsius));
+            double within = read ? 0 : withinC(hours);
+            usual.add(new Trace.Point(hours, celsius));
+            coldest.add(new Trace.Point(hours, celsius - within));
+            hottest.add(new Trace.Point(hours, celsius + within));
           }
           readBefore[0] = read;
         });
-    return new Trace(points);
+    return new Warmth(new Trace(usual), new Trace(coldest), new Trace(hottest));
+  }
+
+  private double withinC(double hours) {
+    return assumed.stream()
+        .filter(a -> a.trace().points().get(0).hours() <= hours + SAME_HOURS)
+        .reduce((earlier, later) -> later)
+        .map(Assumed::withinC)
+        .orElse(Assumed.WITHIN_C);
   }
 }

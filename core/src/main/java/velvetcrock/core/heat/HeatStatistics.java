@@ -2,14 +2,17 @@ package velvetcrock.core.heat;
 
 import java.util.List;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 
 /**
  * What a thermometer's readings say. Silence of over half an hour is a gap: it counts in no band
- * and in no excursion, but it does count as hours, and as ageing at the hotter of its two ends.
+ * and in no excursion, but it does count as hours, and as ageing along the straight line, with the
+ * width of either end held throughout.
  *
  * @param hours from the first reading to the last, h
  * @param ageingHours hours at 20 °C that they are worth, h
+ * @param ageingRange the least to the most that it may be, h
  * @param inBandFraction share of all hours spent in the band, gaps included in the whole
  * @param underHours below the band, h
  * @param overHours above the band, h
@@ -22,6 +25,7 @@ import velvetcrock.core.Reckoning;
 public record HeatStatistics(
     double hours,
     double ageingHours,
+    Range ageingRange,
     double inBandFraction,
     double underHours,
     double overHours,

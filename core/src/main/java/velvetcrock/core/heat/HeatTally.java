@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 import velvetcrock.core.heat.HeatStatistics.Band;
@@ -24,9 +25,11 @@ public final class HeatTally {
   private double firstHours;
   private double lastHours;
   private double lastC;
-  private double lastRate;
+  private Aged lastRates = Aged.NONE;
   private boolean lastRead;
-  private double ageing;
+  private Aged ageing = Aged.NONE;
+  private Aged colder = Aged.NONE;
+  private Aged hotter = Aged.NONE;
   private double inBand;
   private double under;
   private double over;
@@ -66,18 +69,22 @@ public final class HeatTally {
    * @param read whether a thermometer said so; else it is assumed
    */
   public void add(double hours, double celsius, boolean read) {
-    double rate = Ageing.rate(celsius);
+    Aged rates = Ageing.rates(celsius);
     Trace.Point to = new Trace.Point(hours, celsius);
     if (points == 0) {
       firstHours = hours;
     } else {
       double length = hours - lastHours;
+      Aged along = Ageing.meanRates(lastC, lastRates, celsius, rates).times(length);
+      ageing = ageing.plus(along);
       if (read && lastRead && length > Readings.GAP_HOURS) {
         gaps += length;
-        ageing += length * Math.max(lastRate, rate);
+        boolean rising = celsius > lastC;
+        unsure(
+            (rising ? lastRates : rates).times(length), (rising ? rates : lastRates).times(length));
         endExcursion(lastHours);
       } else {
-        ageing += length * Ageing.meanRate(lastC, lastRate, celsius, rate);
+        unsure(along, along);
         assumed += read && lastRead ? 0 : length;
         piece(new Trace.Point(lastHours, lastC), to, length);
       }
@@ -86,8 +93,14 @@ public final class HeatTally {
     points++;
     lastHours = hours;
     lastC = celsius;
-    lastRate = rate;
+    lastRates = rates;
     lastRead = read;
+  }
+
+  /** What a piece is worth at the least and at the most: its colder end held, and its hotter. */
+  private void unsure(Aged least, Aged most) {
+    colder = colder.plus(least);
+    hotter = hotter.plus(most);
   }
 
   private void look(Trace.Point point) {
@@ -151,9 +164,14 @@ public final class HeatTally {
     return open(lastHours);
   }
 
-  /** Ageing so far, hours at 20 °C. */
+  /** Ageing so far, hours at 20 °C; silences along the straight line. */
   public double ageingHours() {
-    return ageing;
+    return ageing.usual();
+  }
+
+  /** From the least to the most that it may be: over the energies, silences held at either end. */
+  public Range ageingRange() {
+    return new Range(colder.range().low(), hotter.range().high());
   }
 
   /**
@@ -186,20 +204,27 @@ public final class HeatTally {
         "Above the ceiling", "over " + plain(ceilingC) + " °C", aboveCeiling * 60, "min", standing);
     lines.line(
         "Ageing",
-        "∫ 2^((T − 20)/10) dt; gaps at their hotter end",
-        ageing,
+        Ageing.RULE + "; gaps along the straight line",
+        ageing.usual(),
+        "h at 20 °C",
+        Standing.ESTIMATE);
+    lines.line(
+        "Ageing, at the least and at the most",
+        "over the energies; silences at their colder end, and at their hotter",
+        ageingRange(),
         "h at 20 °C",
         Standing.ESTIMATE);
     double kinetic =
         lines.line(
             "Mean kinetic temperature",
-            "20 + 10 · log₂(" + plain(ageing) + " ÷ " + plain(hours) + ")",
-            Ageing.meanKineticC(ageing, hours),
+            "the steady one worth " + plain(ageing.usual()) + " h in " + plain(hours) + " h",
+            Ageing.meanKineticC(ageing.usual(), hours),
             "°C",
             Standing.ESTIMATE);
     return new HeatStatistics(
         hours,
-        ageing,
+        ageing.usual(),
+        ageingRange(),
         inBand / hours,
         under,
         over,

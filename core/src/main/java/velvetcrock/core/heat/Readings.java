@@ -1,9 +1,8 @@
 package velvetcrock.core.heat;
 
-import java.util.ArrayList;
 import java.util.List;
 
-/** Turns a thermometer's readings into a trace that holds in its gaps too. */
+/** What a thermometer's silences leave open. */
 public final class Readings {
   /** Silence longer than this is a gap, h. */
   public static final double GAP_HOURS = 0.5;
@@ -16,32 +15,22 @@ public final class Readings {
   private Readings() {}
 
   /**
-   * The trace for ageing: a gap is reckoned at the hotter of its two ends.
+   * Where the points end before a gap, adds the point that holds one of its ends over it.
    *
-   * @param readings in order of time
+   * @param hotter whether it is the hotter one
    */
-  public static Trace forAgeing(List<Trace.Point> readings) {
-    List<Trace.Point> points = new ArrayList<>(readings.size());
-    for (Trace.Point next : readings) {
-      bridgeTo(points, next.hours(), next.celsius());
-      points.add(next);
-    }
-    return new Trace(points);
-  }
-
-  /** Where the points end before a gap, adds the point that holds its hotter end over it. */
-  static void bridgeTo(List<Trace.Point> points, double hours, double celsius) {
+  static void bridgeTo(List<Trace.Point> points, double hours, double celsius, boolean hotter) {
     if (points.isEmpty()) {
       return;
     }
     Trace.Point from = points.get(points.size() - 1);
-    if (hours - from.hours() <= GAP_HOURS) {
+    if (hours - from.hours() <= GAP_HOURS || celsius == from.celsius()) {
       return;
     }
-    if (celsius > from.celsius()) {
-      points.add(new Trace.Point(from.hours() + INSTANT_HOURS, celsius));
-    } else if (celsius < from.celsius()) {
-      points.add(new Trace.Point(hours - INSTANT_HOURS, from.celsius()));
-    }
+    boolean holdsNext = celsius > from.celsius() == hotter;
+    points.add(
+        holdsNext
+            ? new Trace.Point(from.hours() + INSTANT_HOURS, celsius)
+            : new Trace.Point(hours - INSTANT_HOURS, from.celsius()));
   }
 }

@@ -63,6 +63,11 @@ public record Trace(List<Point> points) {
         points.stream().map(p -> new Point(p.hours(), p.celsius() + celsius)).toList());
   }
 
+  /** Its highest temperature, °C; the lowest double where it has no point. */
+  public double hottestC() {
+    return points.stream().mapToDouble(Point::celsius).max().orElse(-Double.MAX_VALUE);
+  }
+
   /** The same course so many hours later. */
   public Trace laterBy(double hours) {
     return new Trace(points.stream().map(p -> new Point(p.hours() + hours, p.celsius())).toList());

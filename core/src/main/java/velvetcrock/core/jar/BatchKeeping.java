@@ -14,10 +14,12 @@ import velvetcrock.core.batch.Stand;
 import velvetcrock.core.heat.Course;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.heat.Trace;
+import velvetcrock.core.heat.Warmth;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
 import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 
@@ -25,8 +27,6 @@ import velvetcrock.core.materia.Method;
  * From a batch's state and readings to the order by which {@link Keeper} reckons a bottle's date.
  */
 final class BatchKeeping {
-  private static final double FRIDGE_C = 4;
-
   private final BatchState state;
   private final BatchReckoning reckoning;
   private final ZoneId zone;
@@ -76,7 +76,7 @@ final class BatchKeeping {
           new InfusingLeg(
               "drawing, as warm as is usual",
               assumedHours,
-              Trace.steady(assumedC(), assumedHours),
+              Warmth.assumed(Trace.steady(assumedC(), assumedHours)),
               reckoning.light(stays.get(0).stand())));
     }
     for (int i = 0; i < stays.size(); i++) {
@@ -87,19 +87,20 @@ final class BatchKeeping {
       double assumed = Math.min(hours, assumedHours);
       hours -= assumed;
       assumedHours -= assumed;
-      Trace trace =
-          course.trace(
+      Warmth warmth =
+          course.warmth(
               i == 0 ? -Double.MAX_VALUE : reckoning.hours(stays.get(i).from()),
               lasts
                   ? reckoning.hours(strainedAt) + BatchReckoning.SHORTEST_HOURS
                   : reckoning.hours(stays.get(i + 1).from()));
-      if (hours > 0 || trace.hours() > 0 || stays.size() == 1 && legs.isEmpty()) {
+      boolean traced = warmth.usual().hours() > 0;
+      if (hours > 0 || traced || stays.size() == 1 && legs.isEmpty()) {
         String name = "infusing: " + stays.get(i).stand().name();
         legs.add(
             new InfusingLeg(
                 name,
                 hours,
-                trace.hours() > 0 ? trace : unread(stays.get(i).stand(), hours),
+                traced ? warmth : Warmth.of(unread(stays.get(i).stand(), hours)),
                 reckoning.light(stays.get(i).stand())));
       }
     }
@@ -127,7 +128,7 @@ final class BatchKeeping {
   /** What nobody read: a fridge counts as cold as it is; everything else counts at 20 °C. */
   private static Trace unread(Stand stand, double hours) {
     Double celsius = stand.celsius();
-    return hours > 0 && celsius != null && celsius <= FRIDGE_C
+    return hours > 0 && celsius != null && celsius <= Store.Place.FRIDGE.celsius()
         ? Trace.steady(celsius, hours)
         : Trace.none();
   }

@@ -97,9 +97,19 @@ public final class BatchReckoning {
 
   /** A keeping as a range: the same twice where everything is known. */
   public record KeepingRange(Keeping early, Keeping late) {
+    /** The cautious end, which labels and tasks go by. */
+    public LocalDate earliest() {
+      return early.earliest();
+    }
+
+    /** The latest that it may be. */
+    public LocalDate latest() {
+      return late.latest();
+    }
+
     /** Whether both ends are one. */
     public boolean exact() {
-      return early.bestBefore().equals(late.bestBefore());
+      return earliest().equals(latest());
     }
   }
 

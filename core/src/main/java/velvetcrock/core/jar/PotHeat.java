@@ -77,9 +77,8 @@ public final class PotHeat {
     this.pull =
         new PullTally(
             reckoning.carriers(),
-            cut,
-            Agitation.of(state.tended().shakes(), days),
-            state.charge().manner().spirit() != null);
+            new Pull.Herb(cut, reckoning.heaviestPart(), state.charge().manner().spirit() != null),
+            Agitation.of(state.tended().shakes(), days));
     this.drawsFromHours = drawsFrom(state, reckoning);
     course.walk(
         (hours, celsius, read) -> {

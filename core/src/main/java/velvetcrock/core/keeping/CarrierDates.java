@@ -20,6 +20,17 @@ public record CarrierDates(
     @Nullable LocalDate bestBefore,
     @Nullable LocalDate openedOn,
     @Nullable LocalDate pressedOn) {
+  private static final int HALF_A_MONTH_DAYS = 15;
+
+  /**
+   * One of which nobody knows any date: from the day on which it is used it is taken to keep half
+   * of its catalogue months (our estimate).
+   */
+  public static CarrierDates unknown(Carrier carrier, double share, LocalDate from) {
+    int months = carrier.keepsMonths();
+    LocalDate half = from.plusMonths(months / 2).plusDays(months % 2 * HALF_A_MONTH_DAYS);
+    return new CarrierDates(carrier, share, half, null, null);
+  }
 
   /**
    * Its own date: the earlier of its best-before (without one, pressing plus its catalogue months)

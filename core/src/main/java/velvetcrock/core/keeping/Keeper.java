@@ -10,6 +10,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 import velvetcrock.core.keeping.Keeping.Change;
@@ -55,6 +56,7 @@ public final class Keeper {
     gains.sort(Comparator.comparingInt(Gain::days).reversed());
     return new Keeping(
         plain.bestBefore(),
+        plain.span(),
         plain.daysFromStraining(),
         plain.decidedBy(),
         plain.startDays(),
@@ -74,7 +76,23 @@ public final class Keeper {
         .orElseThrow();
   }
 
-  private record Limit(Rule rule, LocalDate date, String why) {}
+  private record Limit(Rule rule, LocalDate date, String why) {
+    /** The earlier of the two; this one where both are of one day. */
+    Limit or(Limit other) {
+      return other.date.isBefore(date) ? other : this;
+    }
+  }
+
+  private static Limit aged(KeepingOrder order, double storeDays) {
+    return new Limit(
+        Rule.AGEING,
+        order.strainedOn().plusDays((long) Math.floor(storeDays)),
+        "when what the carrier brought is spent");
+  }
+
+  private static int days(KeepingOrder order, Limit limit) {
+    return (int) Math.max(0, ChronoUnit.DAYS.between(order.strainedOn(), limit.date()));
+  }
 
   private static Keeping decide(KeepingOrder order) {
     Reckoning.Writer lines = Reckoning.writer();
@@ -87,35 +105,50 @@ public final class Keeper {
             "days",
             Standing.STANDARD);
     List<Leg> legs = new ArrayList<>();
+    Lifetime lifetime = new Lifetime(order, start);
+    List<Double> spentInLegs = lifetime.spent();
     double spent = 0;
-    for (InfusingLeg leg : order.infusing()) {
-      spent += leg.spentDays();
-      double rate = leg.days() == 0 ? leg.light().factor() : leg.spentDays() / leg.days();
-      legs.add(new Leg(leg.name(), leg.days(), rate, leg.spentDays()));
+    for (int i = 0; i < order.infusing().size(); i++) {
+      InfusingLeg leg = order.infusing().get(i);
+      double legSpent = spentInLegs.get(i);
+      spent += legSpent;
+      double rate = leg.days() == 0 ? leg.light().factor() : legSpent / leg.days();
+      legs.add(new Leg(leg.name(), leg.days(), rate, legSpent));
       lines.line(
           "Spent " + leg.name(),
           plain(leg.days()) + " days, each worth " + plain(rate) + " at 20 °C in the dark",
-          leg.spentDays(),
+          legSpent,
           "days",
           Standing.ESTIMATE);
     }
     double inStore = storeDays(order, start - spent, legs, lines);
-    LocalDate aged = order.strainedOn().plusDays((long) Math.floor(inStore));
-    Limit limit =
+    Limit aged = aged(order, inStore);
+    Limit cap =
         Stream.concat(
                 caps(order).stream(),
                 Stream.of(
                     new Limit(
-                        Rule.CARRIER_DATE, ownDate, "never later than the carrier’s own date"),
-                    new Limit(Rule.AGEING, aged, "when what the carrier brought is spent")))
+                        Rule.CARRIER_DATE, ownDate, "never later than the carrier’s own date")))
             .min(Comparator.comparing(Limit::date))
             .orElseThrow();
-    int days = (int) Math.max(0, ChronoUnit.DAYS.between(order.strainedOn(), limit.date()));
+    Limit limit = cap.or(aged);
+    Range store = lifetime.storeDays();
+    int days = days(order, limit);
+    int shortest = Math.min(days, days(order, cap.or(aged(order, store.low()))));
+    int longest = Math.max(days, days(order, cap.or(aged(order, store.high()))));
     cutShort(legs, order.infusing().size(), days);
     lines.line(
         "Good for", "decided by: " + limit.why(), days, "days from straining", Standing.ESTIMATE);
+    lines.line(
+        "Good for, at the least and at the most",
+        "activation energy 60–80 kJ/mol, and light, air and antioxidant at either end",
+        new Range(shortest, longest),
+        "days from straining",
+        Standing.ESTIMATE);
     return new Keeping(
         order.strainedOn().plusDays(days),
+        new Keeping.Span(
+            order.strainedOn().plusDays(shortest), order.strainedOn().plusDays(longest)),
         days,
         limit.rule(),
         start,

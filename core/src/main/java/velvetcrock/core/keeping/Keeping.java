@@ -8,6 +8,7 @@ import velvetcrock.core.Reckoning;
  * Until when an oil is good, and why.
  *
  * @param bestBefore last good day
+ * @param span the earliest and the latest that it may be; {@code bestBefore} lies within
  * @param daysFromStraining days from straining to it, not negative
  * @param decidedBy the rule that gave the earliest date
  * @param startDays keeping that the carrier brought, days from charging to its own date
@@ -17,6 +18,7 @@ import velvetcrock.core.Reckoning;
  */
 public record Keeping(
     LocalDate bestBefore,
+    Span span,
     int daysFromStraining,
     Rule decidedBy,
     double startDays,
@@ -24,6 +26,23 @@ public record Keeping(
     List<Leg> legs,
     List<Gain> lengthen,
     Reckoning reckoning) {
+
+  /**
+   * Between which days it lies.
+   *
+   * @param earliest the cautious end, for labels and tasks
+   */
+  public record Span(LocalDate earliest, LocalDate latest) {}
+
+  /** The earliest that it may be: the cautious end, for labels and tasks. */
+  public LocalDate earliest() {
+    return span.earliest();
+  }
+
+  /** The latest that it may be. */
+  public LocalDate latest() {
+    return span.latest();
+  }
 
   /** The rule that decided. */
   public enum Rule {

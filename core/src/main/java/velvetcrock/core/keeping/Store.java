@@ -38,46 +38,46 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
     }
   }
 
-  /** The glass, with the pace at which it lets light age the oil (typical). */
+  /** The glass, with the pace at which it lets light age the oil (our estimate). */
   public enum Glass {
     /** Amber or otherwise dark. */
-    AMBER(1),
+    AMBER(Factor.ONE),
     /** Clear, in room light. */
-    CLEAR(1.3);
+    CLEAR(new Factor(1.3, 1.1, 1.6));
 
-    private final double factor;
+    private final Factor factor;
 
-    Glass(double factor) {
+    Glass(Factor factor) {
       this.factor = factor;
     }
   }
 
-  /** How full it is, with the pace that the air above brings (typical). */
+  /** How full it is, with the pace that the air above brings (our estimate). */
   public enum Fill {
     /** Filled to the neck. */
-    FULL(1),
+    FULL(Factor.ONE),
     /** Half empty. */
-    HALF(1.3);
+    HALF(new Factor(1.3, 1.1, 1.6));
 
-    private final double factor;
+    private final Factor factor;
 
-    Fill(double factor) {
+    Fill(Factor factor) {
       this.factor = factor;
     }
   }
 
-  /** What slows rancidity; nothing here acts on microbes. Factors are typical. */
+  /** What slows rancidity; nothing here acts on microbes. Factors are our estimates. */
   public enum Antioxidant {
     /** None. */
-    NONE(1),
+    NONE(Factor.ONE),
     /** Vitamin E, 0.1–0.5 %. */
-    VITAMIN_E(1.25),
+    VITAMIN_E(new Factor(1.25, 1, 1.6)),
     /** Rosemary extract, 0.05–0.2 %. */
-    ROSEMARY(1.4);
+    ROSEMARY(new Factor(1.4, 1, 1.8));
 
-    private final double factor;
+    private final Factor factor;
 
-    Antioxidant(double factor) {
+    Antioxidant(Factor factor) {
       this.factor = factor;
     }
 
@@ -98,9 +98,16 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
         + (fill == Fill.HALF ? ", half empty" : "");
   }
 
-  /** Days of keeping spent in a day: 2^((T − 20)/10) × light × air ÷ antioxidant. */
+  /** Days of keeping spent in a day: ageing at its temperature × light × air ÷ antioxidant. */
   public double rate() {
-    return Ageing.rate(place.celsius()) * glass.factor * fill.factor / antioxidant.factor;
+    return rate(Guess.MIDDLE);
+  }
+
+  double rate(Guess guess) {
+    return guess.of(Ageing.rates(place.celsius()))
+        * guess.of(Guess.Figure.GLASS, glass.factor)
+        * guess.of(Guess.Figure.AIR, fill.factor)
+        / guess.of(Guess.Figure.ANTIOXIDANT, antioxidant.factor);
   }
 
   /** The same in another place. */

@@ -67,6 +67,9 @@ public record Carrier(
   /** 0 °C in K. */
   public static final double KELVIN = 273.15;
 
+  /** What is added to °C for T − 145 K of Vogel’s form. */
+  public static final double VOGEL = KELVIN - 145;
+
   /** A carrier that keeps no longer than this is short-lived, months. */
   public static final int SHORT_KEEPING_MONTHS = 8;
 
@@ -81,9 +84,10 @@ public record Carrier(
   }
 
   /**
-   * Viscosity at a temperature: ln η = A + B/T through the values at 20 and 40 °C, mPa·s.
+   * Viscosity at a temperature: Vogel’s form ln η = A + B/(T − 145 K) through the values at 20 and
+   * 40 °C, mPa·s.
    *
-   * @param celsius above absolute zero
+   * @param celsius above −128 °C, where the form ends
    */
   public double viscosityAt(double celsius) {
     return Math.exp(logViscosityAt(celsius));
@@ -91,18 +95,18 @@ public record Carrier(
 
   /** Natural logarithm of the viscosity in mPa·s. */
   public double logViscosityAt(double celsius) {
-    return viscosityIntercept() + viscositySlope() / (celsius + KELVIN);
+    return viscosityIntercept() + viscositySlope() / (celsius + VOGEL);
   }
 
-  /** B of ln η = A + B/T, K. */
+  /** B of ln η = A + B/(T − 145 K), K. */
   public double viscositySlope() {
     return Math.log(body.viscosity20() / body.viscosity40())
-        / (1 / (20 + KELVIN) - 1 / (40 + KELVIN));
+        / (1 / (20 + VOGEL) - 1 / (40 + VOGEL));
   }
 
-  /** A of ln η = A + B/T. */
+  /** A of ln η = A + B/(T − 145 K). */
   public double viscosityIntercept() {
-    return Math.log(body.viscosity20()) - viscositySlope() / (20 + KELVIN);
+    return Math.log(body.viscosity20()) - viscositySlope() / (20 + VOGEL);
   }
 
   /** Months that it keeps once opened: 12, or 6 for a short-lived one (typical). */

@@ -137,15 +137,14 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       LocalDate start = latestStart.isBefore(order.today()) ? order.today() : latestStart;
       LocalDate ready = start.plusDays(days);
       Infusion infusion = Infusion.of(method, hours, order.herb().handling().drawing().ceilingC());
-      boolean solid = infusion.trace().coldestC() < charge.carriers().meltedAboveC();
+      boolean solid = infusion.trace().hottestC() < charge.carriers().meltedAboveC();
       double pull =
           solid
               ? 0
               : Pull.of(
                       List.of(infusion.pullLeg()),
                       charge.carriers(),
-                      order.cut(),
-                      method == Method.SPIRIT)
+                      new Pull.Herb(order.cut(), order.part(), method == Method.SPIRIT))
                   .pull();
       InfusingLeg leg = infusion.keepingLeg();
       int checks = infusion.checks();

@@ -218,11 +218,14 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       if (!HeatGoal.bears(method, bearsC)) {
         obstacles.add(Obstacle.of(Obstacle.Kind.TOO_HOT, bearsC));
       }
-      boolean solid = infusion.trace().coldestC() < carriers.meltedAboveC();
+      boolean solid = infusion.trace().hottestC() < carriers.meltedAboveC();
       double pull =
           solid
               ? 0
-              : Pull.of(List.of(infusion.pullLeg()), carriers, herb.cut(), method == Method.SPIRIT)
+              : Pull.of(
+                      List.of(infusion.pullLeg()),
+                      carriers,
+                      new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT))
                   .pull();
       List<Caution> due = cautions(method, charge, reckoned, infusion);
       if (solid) {

@@ -157,8 +157,7 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
             : Pull.of(
                     List.of(new Pull.Leg(trace, setting.agitation())),
                     carriers,
-                    setting.herb().cut(),
-                    setting.spirit())
+                    new Pull.Herb(setting.herb().cut(), setting.herb().part(), setting.spirit()))
                 .pull();
     InfusingLeg leg = new InfusingLeg("drawing", hours, trace, setting.light());
     boolean wet =

@@ -112,7 +112,7 @@ class HeatLogTest {
     assertThat(pot.assumedLast().orElseThrow().celsius()).isCloseTo(60, within(1.0));
     assertThat(pot.servedHours(after(8))).isEqualTo(8);
     assertThat(pot.pull(after(8)).pull()).isBetween(0.2, 0.7);
-    assertThat(pot.spentDays(after(8))).isBetween(2.0, 8.0);
+    assertThat(pot.spentDays(after(8))).isBetween(5.0, 14.0);
 
     PotHeat read = pot(Series.none().with(after(7).toEpochMilli(), 66), 8);
     assertThat(read.assumed().get(0).withinC()).isEqualTo(4);
@@ -140,8 +140,7 @@ class HeatLogTest {
         Pull.of(
             List.of(new Pull.Leg(Trace.steady(43, 6), Agitation.NONE)),
             new BatchReckoning(CATALOGUE, state()).carriers(),
-            Cut.CUT,
-            false);
+            new Pull.Herb(Cut.CUT, new BatchReckoning(CATALOGUE, state()).heaviestPart(), false));
     assertThat(whole.pull(after(6)).pull()).isCloseTo(closed.pull(), within(1e-6));
   }
 

@@ -221,9 +221,11 @@ class CautionsTest {
   }
 
   private List<String> keeping(Keeping.Rule rule, double startDays, Use use) {
+    LocalDate until = LocalDate.of(2027, 1, 1);
     Keeping keeping =
         new Keeping(
-            LocalDate.of(2027, 1, 1),
+            until,
+            new Keeping.Span(until, until),
             100,
             rule,
             startDays,

@@ -3,20 +3,41 @@ package velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.List;
 import org.instancio.junit.Given;
 import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.heat.Trace.Point;
 
 class AgeingTest {
-  @Test
-  void seventyTwoHoursAtSixtyFiveAgeAnOilBySixtyEightDays() {
-    Trace trace = new Trace(List.of(new Point(0, 65), new Point(72, 65)));
+  /** SCIENCE 7: an hour at 65 °C is worth 46 (26–79), and a fridge runs at 0.19 (0.24–0.15). */
+  @ParameterizedTest
+  @CsvSource({"65, 45.7, 26.5, 78.9", "4, 0.190, 0.241, 0.150", "20, 1, 1, 1"})
+  void anHourIsWorthWhatTheActivationEnergiesSay(
+      double celsius, double usual, double gentle, double steep) {
+    Aged aged = Ageing.of(Trace.steady(celsius, 1));
 
-    assertThat(Ageing.hours(trace) / 24).isCloseTo(67.9, within(0.05));
+    assertThat(aged.usual()).isCloseTo(usual, withinPercentage(0.5));
+    assertThat(aged.gentle()).isCloseTo(gentle, withinPercentage(0.5));
+    assertThat(aged.steep()).isCloseTo(steep, withinPercentage(0.5));
+  }
+
+  /** Two hours at 125 °C cost olive oil some 160 days of its 18 months. */
+  @Test
+  void anOvenCostsAThirdOfAFreshOilsLife() {
+    assertThat(Ageing.hours(Trace.steady(125, 2)) / 24).isBetween(150.0, 175.0);
+  }
+
+  @Test
+  void theMeanKineticTemperatureOfASteadyOneIsItself() {
+    for (double celsius : new double[] {-18, 4, 20, 43, 80, 125}) {
+      assertThat(Ageing.meanKineticC(Ageing.hours(Trace.steady(celsius, 3)), 3))
+          .isCloseTo(celsius, within(1e-6));
+    }
   }
 
   @ParameterizedTest
@@ -34,14 +55,6 @@ class AgeingTest {
         Ageing.hours(new Trace(List.of(a, middle))) + Ageing.hours(new Trace(List.of(middle, b)));
 
     assertThat(parts).isCloseTo(whole, within(1e-6 * whole));
-  }
-
-  @Test
-  void aGapInTheReadingsIsReckonedAtItsHotterEnd() {
-    Trace bridged =
-        Readings.forAgeing(List.of(new Point(0, 30), new Point(4, 60), new Point(4.2, 60)));
-
-    assertThat(Ageing.hours(bridged)).isCloseTo(4.2 * Ageing.rate(60), within(0.01));
   }
 
   @Test

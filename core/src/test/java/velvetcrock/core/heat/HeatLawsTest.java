@@ -2,6 +2,7 @@ package velvetcrock.core.heat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -53,11 +54,38 @@ class HeatLawsTest {
 
   @ParameterizedTest
   @InstancioSource(samples = 200)
-  void tenDegreesMoreDoubleIt(@Given int seed) {
+  void hotterAgesMoreAtEveryEnergyAndTheFigureLiesWithinItsEnds(@Given int seed) {
     Trace trace = new Trace(points(seed));
+    Aged aged = Ageing.of(trace);
+    Aged hotter = Ageing.of(trace.warmerBy(1 + Math.floorMod(seed, 20)));
 
-    assertThat(Ageing.hours(trace.warmerBy(10)))
-        .isCloseTo(2 * Ageing.hours(trace), within(1e-9 * Ageing.hours(trace)));
+    assertThat(hotter.gentle()).isGreaterThan(aged.gentle());
+    assertThat(hotter.usual()).isGreaterThan(aged.usual());
+    assertThat(hotter.steep()).isGreaterThan(aged.steep());
+    HeatStatistics stats = HeatStatistics.of(trace, Band.WARM, 60);
+    assertThat(stats.ageingHours()).isCloseTo(aged.usual(), within(1e-9 * aged.usual()));
+    assertThat(stats.ageingRange().low()).isLessThanOrEqualTo(stats.ageingHours());
+    assertThat(stats.ageingRange().high()).isGreaterThanOrEqualTo(stats.ageingHours());
+  }
+
+  /** At 30 minutes the width begins; the figure runs on. */
+  @ParameterizedTest
+  @InstancioSource(samples = 100)
+  void aSilenceJumpsInItsWidthAndNotInItsFigure(@Given int seed) {
+    double from = 20 + Math.floorMod(seed, 60);
+    double to = 20 + Math.floorMod(seed / 61, 60);
+    HeatStatistics heard = silent(from, to, Readings.GAP_HOURS);
+    HeatStatistics silent = silent(from, to, Readings.GAP_HOURS + 1e-9);
+
+    assertThat(silent.ageingHours()).isCloseTo(heard.ageingHours(), withinPercentage(1e-5));
+    assertThat(silent.ageingRange().low()).isLessThanOrEqualTo(heard.ageingRange().low() + 1e-6);
+    assertThat(silent.ageingRange().high())
+        .isGreaterThanOrEqualTo(heard.ageingRange().high() - 1e-6);
+  }
+
+  private static HeatStatistics silent(double fromC, double toC, double hours) {
+    return HeatStatistics.of(
+        new Trace(List.of(new Point(0, fromC), new Point(hours, toC))), Band.WARM, 60);
   }
 
   @ParameterizedTest
@@ -72,7 +100,7 @@ class HeatLawsTest {
     HeatStatistics one = HeatStatistics.of(new Trace(points), Band.WARM, 60);
     HeatStatistics other = HeatStatistics.of(new Trace(finer), Band.WARM, 60);
 
-    assertThat(other.ageingHours()).isCloseTo(one.ageingHours(), within(1e-9 * one.ageingHours()));
+    assertThat(other.ageingHours()).isCloseTo(one.ageingHours(), within(1e-6 * one.ageingHours()));
     assertThat(other.inBandFraction()).isCloseTo(one.inBandFraction(), within(1e-9));
     assertThat(other.aboveCeilingMinutes()).isCloseTo(one.aboveCeilingMinutes(), within(1e-6));
     assertThat(other.excursions()).hasSameSizeAs(one.excursions());

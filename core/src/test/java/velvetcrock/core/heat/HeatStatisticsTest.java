@@ -70,12 +70,19 @@ class HeatStatisticsTest {
   }
 
   @Test
-  void aGapCountsInNoBandButAgesAtItsHotterEnd() {
+  void aGapCountsInNoBandButAgesAlongTheLine() {
     HeatStatistics stats = of(new Point(0, 40), new Point(0.25, 40), new Point(2.25, 50));
 
     assertThat(stats.gapMinutes()).isCloseTo(120, within(1e-9));
     assertThat(stats.inBandFraction()).isCloseTo(0.25 / 2.25, within(1e-9));
-    assertThat(stats.ageingHours()).isCloseTo(0.25 * 4 + 2 * 8, within(1e-9));
+    Trace line = new Trace(List.of(new Point(0, 40), new Point(0.25, 40), new Point(2.25, 50)));
+    assertThat(stats.ageingHours()).isCloseTo(Ageing.hours(line), within(1e-9));
+    assertThat(stats.ageingRange().low())
+        .isCloseTo(Ageing.of(Trace.steady(40, 2.25)).gentle(), within(1e-9));
+    assertThat(stats.ageingRange().high())
+        .isCloseTo(
+            Ageing.of(Trace.steady(40, 0.25)).plus(Ageing.of(Trace.steady(50, 2))).steep(),
+            within(1e-9));
     assertThat(stats.underHours() + stats.overHours()).isZero();
   }
 
@@ -137,7 +144,8 @@ class HeatStatisticsTest {
     Range ageing = assumed.ageingHours();
 
     assertThat(ageing.low()).isLessThan(Ageing.hours(assumed.trace()));
-    assertThat(ageing.high() / ageing.low()).isCloseTo(Math.pow(2, 1.6), within(1e-9));
+    assertThat(ageing.low()).isEqualTo(Ageing.of(assumed.trace().warmerBy(-8)).range().low());
+    assertThat(ageing.high()).isEqualTo(Ageing.of(assumed.trace().warmerBy(8)).range().high());
     assertThatThrownBy(() -> Assumed.of(0, List.of(), 5)).hasMessageContaining("felt");
   }
 

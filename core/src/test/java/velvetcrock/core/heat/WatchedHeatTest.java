@@ -3,6 +3,7 @@ package velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -98,15 +99,23 @@ class WatchedHeatTest {
   }
 
   @Test
-  void aGapInAWatchedCourseAgesAtItsHotterEnd() {
+  void aGapInAWatchedCourseAgesAlongTheLineAndHasTheWidthOfBothItsEnds() {
     Series.Builder readings = Series.builder();
     for (int i = 0; i <= 12; i++) {
       readings.add(i * HOUR / 12, 40);
     }
     readings.add(3 * HOUR, 60);
     Course course = new Course(readings.build(), List.of(), 0);
-    assertThat(Ageing.hours(course.trace(0, 9)))
-        .isCloseTo(course.tally(Band.WARM, 90).ageingHours(), within(1e-3));
+    HeatTally tally = course.tally(Band.WARM, 90);
+    Warmth warmth = course.warmth(0, 9);
+    assertThat(Ageing.hours(warmth.usual())).isCloseTo(tally.ageingHours(), within(1e-6));
+    assertThat(Ageing.of(warmth.coldest()).range().low())
+        .isCloseTo(tally.ageingRange().low(), within(1e-3));
+    assertThat(Ageing.of(warmth.hottest()).range().high())
+        .isCloseTo(tally.ageingRange().high(), within(1e-3));
+    double known = Ageing.hours(Trace.steady(40, 1));
+    assertThat(tally.ageingRange().high())
+        .isCloseTo(Ageing.of(Trace.steady(60, 2)).steep() + known, withinPercentage(5));
     assertThat(course.tally(Band.WARM, 90).statistics().gapMinutes()).isCloseTo(120, within(1e-9));
   }
 

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import velvetcrock.core.heat.Ageing;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.Keeping.Rule;
@@ -64,7 +65,7 @@ class KeeperTest {
 
     assertThat(keeping.spentDays()).isEqualTo(87.5);
     assertThat(keeping.decidedBy()).isEqualTo(Rule.AGEING);
-    assertThat(keeping.daysFromStraining()).isEqualTo((int) Math.floor(112.5 / Math.pow(2, 0.1)));
+    assertThat(keeping.daysFromStraining()).isEqualTo((int) Math.floor(112.5 / Ageing.rate(21)));
     assertThat(keeping.lengthen())
         .extracting(Keeping.Gain::change)
         .contains(Change.FRIDGE, Change.ROSEMARY);
@@ -196,9 +197,56 @@ class KeeperTest {
   void halfEmptyWarmAndClearSpendFaster() {
     Store worst =
         new Store(Store.Place.WARM, Store.Glass.CLEAR, Store.Fill.HALF, Store.Antioxidant.NONE);
-    assertThat(worst.rate()).isCloseTo(Math.pow(2, 0.6) * 1.69, within(1e-9));
+    assertThat(worst.rate()).isCloseTo(Ageing.rate(26) * 1.69, within(1e-9));
     assertThat(COOL.with(Store.Antioxidant.VITAMIN_E).rate())
-        .isCloseTo(Math.pow(2, -0.4) / 1.25, within(1e-9));
+        .isCloseTo(Ageing.rate(16) / 1.25, within(1e-9));
+  }
+
+  /** One guess alone moves the date to where that guess is at its end, days of the whole life. */
+  @Test
+  void theEndsOfADateAreThoseOfItsGuessesInQuadrature() {
+    LocalDate ownDate = CHARGED.plusDays(3000);
+    Store clear = COOL.in(Store.Place.ROOM).in(Store.Glass.CLEAR);
+    KeepingOrder order =
+        new KeepingOrder(
+            CHARGED,
+            CHARGED,
+            List.of(new CarrierDates(CATALOGUE.carrier("olive"), 1, ownDate, null, null)),
+            HerbState.DRIED,
+            false,
+            Use.SKIN,
+            KeepingOrder.oneLeg(CHARGED, CHARGED, Trace.steady(125, 36), Light.DARK),
+            List.of(),
+            clear);
+    Keeping keeping = Keeper.reckon(order);
+    double infused = 1.5;
+    double middle = life(70, 1.3);
+    double shorter = Math.hypot(Math.log(life(80, 1.3) / middle), Math.log(life(70, 1.6) / middle));
+    double longer = Math.hypot(Math.log(life(60, 1.3) / middle), Math.log(life(70, 1.1) / middle));
+
+    assertThat(keeping.decidedBy()).isEqualTo(Rule.AGEING);
+    assertThat(keeping.bestBefore()).isEqualTo(CHARGED.plusDays((long) (middle - infused)));
+    assertThat(keeping.earliest())
+        .isEqualTo(CHARGED.plusDays((long) Math.max(0, middle * Math.exp(-shorter) - infused)));
+    assertThat(keeping.latest())
+        .isEqualTo(CHARGED.plusMonths(12))
+        .isBefore(CHARGED.plusDays((long) (middle * Math.exp(longer) - infused)));
+  }
+
+  /** Days that 36 hours at 125 °C and then clear glass at 21 °C leave of 3000, by hand. */
+  private static double life(double kilojoule, double glass) {
+    double perKelvin = kilojoule / 0.008314462618;
+    double oven = Math.exp(perKelvin * (1 / 293.15 - 1 / 398.15)) * 1.5;
+    double store = Math.exp(perKelvin * (1 / 293.15 - 1 / 294.15)) * glass;
+    return oven >= 3000 ? 1.5 * 3000 / oven : 1.5 + (3000 - oven) / store;
+  }
+
+  /** Water, eating and a carrier's own date leave no width. */
+  @Test
+  void whatIsNotDecidedByAgeingHasNoWidthBeyondIt() {
+    Keeping year = Keeper.reckon(dried(CHARGED.plusYears(4), Light.DARK, COOL));
+    assertThat(year.decidedBy()).isEqualTo(Rule.TWELVE_MONTHS);
+    assertThat(year.earliest()).isEqualTo(year.bestBefore()).isEqualTo(year.latest());
   }
 
   @Test

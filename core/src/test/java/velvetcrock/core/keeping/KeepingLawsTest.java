@@ -11,6 +11,7 @@ import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.heat.Ageing;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.KeepingOrder.StoredLeg;
 import velvetcrock.core.materia.Carrier;
@@ -94,6 +95,9 @@ class KeepingLawsTest {
         .isBeforeOrEqualTo(own.isBefore(life.strained) ? life.strained : own);
     assertThat(keeping.bestBefore()).isAfterOrEqualTo(life.strained);
     assertThat(keeping.daysFromStraining()).isNotNegative();
+    assertThat(keeping.earliest()).isBetween(life.strained, keeping.bestBefore());
+    assertThat(keeping.latest())
+        .isBetween(keeping.bestBefore(), own.isBefore(life.strained) ? life.strained : own);
     assertThat(keeping.reckoning().lines()).isNotEmpty();
   }
 
@@ -167,9 +171,7 @@ class KeepingLawsTest {
     Store store = new Store(place, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
 
     assertThat(store.rate())
-        .isCloseTo(
-            Math.pow(2, (place.celsius() - 20) / 10),
-            org.assertj.core.api.Assertions.within(1e-12));
+        .isCloseTo(Ageing.rate(place.celsius()), org.assertj.core.api.Assertions.within(1e-12));
     assertThat(store.with(Store.Antioxidant.ROSEMARY).rate()).isLessThan(store.rate());
   }
 

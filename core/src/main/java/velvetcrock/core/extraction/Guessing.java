@@ -1,0 +1,63 @@
+package velvetcrock.core.extraction;
+
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.heat.Trace;
+import velvetcrock.core.materia.Part;
+
+/** Draws along a temperature under every guess at once. */
+final class Guessing {
+  private final Mobility usual;
+  private final Mobility slower;
+  private final Mobility faster;
+
+  Guessing(CarrierBlend carriers, @Nullable Part part) {
+    this.usual = new Mobility(carriers, part, Mobility.USUAL_GROWTH);
+    this.slower = new Mobility(carriers, part, Ensemble.LEAST_GROWTH);
+    this.faster = new Mobility(carriers, part, Ensemble.MOST_GROWTH);
+  }
+
+  /** Over a trace; where it is assumed it may be 8 °C off. */
+  Ensemble over(Trace trace, boolean assumed) {
+    Drawn middle = usual.over(trace);
+    return new Ensemble(
+        middle,
+        slower.over(trace),
+        faster.over(trace),
+        assumed ? usual.over(trace.warmerBy(-Assumed.WITHIN_C)) : middle,
+        assumed ? usual.over(trace.warmerBy(Assumed.WITHIN_C)) : middle);
+  }
+
+  /** Over a steady time. */
+  Ensemble steady(double celsius, double hours) {
+    Drawn middle = usual.steady(celsius, hours);
+    return new Ensemble(
+        middle, slower.steady(celsius, hours), faster.steady(celsius, hours), middle, middle);
+  }
+
+  /** A walk from point to point. */
+  Walk walk() {
+    return new Walk();
+  }
+
+  /** Goes along points as they come in. */
+  final class Walk {
+    private final Mobility.Walk middle = usual.new Walk();
+    private final Mobility.Walk less = slower.new Walk();
+    private final Mobility.Walk more = faster.new Walk();
+    private final Mobility.Walk cold = usual.new Walk();
+    private final Mobility.Walk hot = usual.new Walk();
+
+    /** Goes on; hands back what the piece added. */
+    Ensemble to(double hours, double celsius, boolean read) {
+      double within = read ? 0 : Assumed.WITHIN_C;
+      return new Ensemble(
+          middle.to(hours, celsius),
+          less.to(hours, celsius),
+          more.to(hours, celsius),
+          cold.to(hours, celsius - within),
+          hot.to(hours, celsius + within));
+    }
+  }
+}
