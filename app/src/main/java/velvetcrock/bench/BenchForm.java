@@ -21,7 +21,7 @@ import velvetcrock.web.Forms;
  * @param slurry set when herb and oil are blended together
  * @param spirit spirit to dampen with
  * @param stand the jar and where it stands
- * @param use {@code SKIN} or {@code KITCHEN}
+ * @param use whom or what it is for, such as {@code SKIN}, {@code BABY} or {@code KITCHEN}
  * @param again code of the batch that this is another try of
  * @param set changes to the form that a button asks for, parted by semicolons: {@code field=value},
  *     {@code herbs+}, {@code herbs-1}, {@code oils+}, {@code oils-1}

@@ -16,7 +16,6 @@ import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
-import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.caution.Situation;
 import velvetcrock.core.caution.Situation.Addition;
 import velvetcrock.core.charge.Charge;
@@ -258,7 +257,7 @@ class Planner {
                   carriers,
                   methods,
                   OptionalDouble.of(charge.oilPerHerb()),
-                  Purpose.of(wish.use()),
+                  wish.purpose(),
                   today),
               catalogue(),
               cautions,
@@ -285,12 +284,7 @@ class Planner {
     List<Caution> due =
         cautions.forPlan(
             new Situation(
-                order,
-                charge,
-                Purpose.of(wish.use()),
-                wish.place().light(),
-                wish.drawsAtC(),
-                additions));
+                order, charge, wish.purpose(), wish.place().light(), wish.drawsAtC(), additions));
     return cautions.together(
         due, cautions.of(LotFacts.of(lots(wish).toList(), catalogue(), today)));
   }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.keeping.Use;
@@ -32,7 +33,7 @@ record Wish(
     @Nullable Jar jar,
     double coverMm,
     Place place,
-    Use use,
+    Purpose purpose,
     Method method,
     boolean blended,
     Optional<InSpirit> spirit,
@@ -86,16 +87,21 @@ record Wish(
         jar,
         coverMm,
         place,
-        use,
+        purpose,
         method,
         blended,
         spirit,
         again);
   }
 
+  /** For eating or for the skin. */
+  Use use() {
+    return purpose.use();
+  }
+
   /** Whether it is fresh or wilted herb in oil that is to be eaten. */
   boolean freshForEating() {
-    return use == Use.KITCHEN
+    return use() == Use.KITCHEN
         && herbs.stream().anyMatch(h -> h.portion().state() != HerbState.DRIED);
   }
 

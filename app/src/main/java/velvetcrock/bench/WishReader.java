@@ -14,12 +14,12 @@ import velvetcrock.bench.Wish.InSpirit;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.ByEye;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.LotDetails.Kind;
-import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -87,7 +87,7 @@ class WishReader {
       OilRow row = oilRows.get(i);
       oils.add(problems.attempt("oils[" + i + "]", () -> oil(row)));
     }
-    Use use = problems.attempt("use", () -> Typed.named(Use.class, form.use(), "use"));
+    Purpose purpose = problems.attempt("use", () -> Typed.named(Purpose.class, form.use(), "use"));
     String kind = Typed.text(form.per().ratioKind());
     problems.require(
         List.of("weight", "volume", "fill").contains(kind),
@@ -131,7 +131,7 @@ class WishReader {
         jar,
         cover,
         place,
-        use,
+        purpose,
         method,
         !Typed.blank(form.slurry()),
         method == Method.SPIRIT ? Optional.of(spirit(form)) : Optional.empty(),

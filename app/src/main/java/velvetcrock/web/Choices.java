@@ -9,6 +9,7 @@ import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.Leaving;
 import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.ByEye;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotEnding;
@@ -17,7 +18,6 @@ import velvetcrock.core.extraction.Agitation;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
-import velvetcrock.core.keeping.Use;
 import velvetcrock.core.making.Working;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
@@ -107,7 +107,7 @@ public class Choices {
 
   /** What it may be for. */
   public List<Choice> uses() {
-    return all(Use.values(), EnumWords::of);
+    return all(Purpose.values(), EnumWords::of);
   }
 
   /** How often a jar may be moved. */

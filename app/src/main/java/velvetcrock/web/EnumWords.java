@@ -5,6 +5,7 @@ import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.Leaving;
 import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.ByEye;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.drawer.LotEnding;
@@ -75,8 +76,14 @@ public final class EnumWords {
   /** For whom or what it has to be safe. */
   public static String of(SafeFor who) {
     return switch (who) {
-      case CHILDREN -> "children";
+      case BABIES -> "children under two";
+      case CHILDREN -> "children of two to six";
+      case OLDER_CHILDREN -> "children of six to twelve";
       case PREGNANCY -> "pregnancy";
+      case NURSING -> "nursing";
+      case LIPS -> "lips";
+      case INTIMATE -> "intimate skin";
+      case PETS -> "a house with animals";
       case NUT_ALLERGY -> "a nut allergy";
       case KITCHEN -> "eating";
     };
@@ -84,8 +91,24 @@ public final class EnumWords {
 
   /** What it is for. */
   public static String of(Use use) {
-    return switch (use) {
+    return of(Purpose.of(use));
+  }
+
+  /** What it is for, and for whom. */
+  public static String of(Purpose purpose) {
+    return switch (purpose) {
       case SKIN -> "skin";
+      case FACE -> "face";
+      case LIPS -> "lips";
+      case HAIR -> "hair and scalp";
+      case MASSAGE -> "massage";
+      case INTIMATE -> "intimate skin";
+      case NURSING -> "skin of a nursing mother";
+      case BABY -> "skin of a child under two";
+      case CHILD -> "skin of a child of two to six";
+      case OLDER_CHILD -> "skin of a child of six to twelve";
+      case PREGNANCY -> "skin in pregnancy";
+      case PETS -> "coat of an animal";
       case KITCHEN -> "kitchen";
     };
   }

@@ -23,7 +23,6 @@ import velvetcrock.core.spirit.SpiritStep;
 
 /** The facts about one thing, in the words of {@code rules.csv}, and the codes of its contents. */
 public final class Facts {
-  private static final double FRIDGE_C = 4;
   private static final double WARM_C = Keeper.WARMED_C;
   private static final double HOT_C = 50;
 
@@ -124,6 +123,12 @@ public final class Facts {
     return this;
   }
 
+  /** Adds whom something in it is kept from. */
+  public Facts keptFrom(ForWhom.Mark mark) {
+    ForWhom.fact(mark).ifPresent(facts::add);
+    return this;
+  }
+
   /** Adds the codes that its contents bring by their own rows of data. */
   public Facts bringing(Collection<String> theirs) {
     codes.addAll(theirs);
@@ -169,6 +174,7 @@ public final class Facts {
 
   private void contents(ChargeOrder order) {
     for (HerbPortion herb : order.herbs()) {
+      keptFrom(ForWhom.shipped().of(herb.herb().key(), purpose));
       herb.herb().cautions().forEach(tag -> facts.add("herb:" + tag));
       codes.addAll(herb.herb().cautions());
       note(!herb.herb().edible(), "herb-not-edible");
@@ -177,6 +183,7 @@ public final class Facts {
       note(herb.state() == HerbState.DRIED && herb.waterFraction() > Moisture.BOUND, "leathery");
     }
     for (CarrierBlend.Share share : order.carriers().shares()) {
+      keptFrom(ForWhom.shipped().of(share.carrier().key(), purpose));
       note(!share.carrier().edible(), "carrier:not-edible");
       String allergen = share.carrier().allergen();
       if (!allergen.isEmpty()) {
@@ -188,7 +195,7 @@ public final class Facts {
   private void heat(Situation situation) {
     double celsius = situation.infusesAtC();
     note(celsius < WARM_C, "heat:cold");
-    note(celsius < WARM_C && celsius > FRIDGE_C, "heat:room");
+    note(celsius < WARM_C && celsius > Store.Place.FRIDGE.celsius(), "heat:room");
     note(celsius >= WARM_C, "heat:warm");
     note(celsius >= HOT_C, "heat:hot");
     note(celsius > HeatGoal.BATH_CEILING_C, "heat:near-boiling");

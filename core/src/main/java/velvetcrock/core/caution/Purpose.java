@@ -20,10 +20,14 @@ public enum Purpose {
   NURSING,
   /** A child under two. */
   BABY,
-  /** A child from two to twelve. */
+  /** A child from two to six. */
   CHILD,
+  /** A child from six to twelve. */
+  OLDER_CHILD,
   /** Pregnancy. */
   PREGNANCY,
+  /** Animals; it is not made for them. */
+  PETS,
   /** Eating. */
   KITCHEN;
 

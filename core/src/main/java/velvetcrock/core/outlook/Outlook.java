@@ -59,6 +59,10 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
   public static final String HARDENS = "beeswax";
 
   private static final String TREE_NUT = "tree nut";
+
+  /** What one has to ask about first is not safe for whom it has to be safe. */
+  private static final String ASK_FIRST = "ask-first";
+
   private static final double SPIRIT_DOSE = 0.5;
   private static final int RATIO_ROUNDS = 4;
   private static final double SAME_RATIO = 1e-9;
@@ -300,7 +304,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
             .forEach(c -> obstacles.add(Obstacle.of(Obstacle.Kind.NOT_FOR_EATING, c.name())));
       }
       due.stream()
-          .filter(c -> c.passing() == Caution.Passing.NEVER)
+          .filter(c -> c.passing() == Caution.Passing.NEVER || c.code().equals(ASK_FIRST))
           .map(Caution::code)
           .filter(
               c -> !Set.of("solid-carrier", "not-edible-herb", "not-edible-carrier").contains(c))

@@ -6,10 +6,22 @@ import velvetcrock.core.caution.Purpose;
 
 /** For whom, or for what, something wanted has to be safe. */
 public enum SafeFor {
-  /** Children from two to twelve. */
+  /** Children under two. */
+  BABIES(Purpose.BABY),
+  /** Children from two to six. */
   CHILDREN(Purpose.CHILD),
+  /** Children from six to twelve. */
+  OLDER_CHILDREN(Purpose.OLDER_CHILD),
   /** Pregnancy. */
   PREGNANCY(Purpose.PREGNANCY),
+  /** A nursing mother. */
+  NURSING(Purpose.NURSING),
+  /** Lips, from which it is swallowed. */
+  LIPS(Purpose.LIPS),
+  /** Intimate skin. */
+  INTIMATE(Purpose.INTIMATE),
+  /** A house with animals that lick it off. */
+  PETS(Purpose.PETS),
   /** Somebody allergic to tree nuts. */
   NUT_ALLERGY(null),
   /** Eating. */

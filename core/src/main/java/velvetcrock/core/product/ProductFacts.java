@@ -2,8 +2,10 @@ package velvetcrock.core.product;
 
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Facts;
+import velvetcrock.core.caution.ForWhom;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.materia.Catalogue;
@@ -26,6 +28,16 @@ public final class ProductFacts {
       Drops.Where where,
       List<DropsIn> drops,
       Catalogue catalogue) {
+    List<String> keys =
+        parts.stream()
+            .flatMap(
+                p ->
+                    p.infused() == null
+                        ? Stream.of(p.key())
+                        : Stream.concat(
+                            p.infused().herbs().stream(),
+                            p.infused().oils().stream().map(PartIn.OilShare::carrier)))
+            .toList();
     List<String> herbs =
         parts.stream()
             .filter(p -> p.infused() != null)
@@ -33,12 +45,31 @@ public final class ProductFacts {
             .flatMap(herb -> catalogue.herb(herb).cautions().stream())
             .toList();
     String forWhat = OWN_WORDS.contains(plan.forWhat()) ? plan.forWhat() : "water";
-    return with(where, drops.stream().map(DropsIn::oil).toList(), herbs, catalogue)
+    Facts facts = with(where, drops.stream().map(DropsIn::oil).toList(), herbs, catalogue);
+    keys.forEach(key -> facts.keptFrom(ForWhom.shipped().of(key, where.purpose())));
+    return facts
+        .bringing(allergens(parts, catalogue))
         .note(plan.making().melted(), "melted")
         .note(true, "kind:" + Facts.word(plan.making()))
         .note(plan.making() == ProductKind.DRAWN, "drawn:" + forWhat)
         .note(parts.stream().anyMatch(PartIn::wet), "part:wet")
         .note(parts.stream().anyMatch(p -> p.key().equals("honey")), "part:honey");
+  }
+
+  /** Codes of the allergens of every carrier in it, plain or infused. */
+  private static List<String> allergens(List<PartIn> parts, Catalogue catalogue) {
+    return parts.stream()
+        .filter(p -> p.kind() == PartIn.Kind.CARRIER)
+        .flatMap(
+            p ->
+                p.infused() == null
+                    ? Stream.of(p.key())
+                    : p.infused().oils().stream().map(PartIn.OilShare::carrier))
+        .map(key -> catalogue.carrier(key).allergen())
+        .filter(allergen -> !allergen.isEmpty())
+        .map(allergen -> allergen.replace(' ', '-'))
+        .distinct()
+        .toList();
   }
 
   /** Of a melt that nothing more is known of. */
@@ -60,7 +91,9 @@ public final class ProductFacts {
     List<String> essential =
         oils.stream().flatMap(oil -> catalogue.essentialOil(oil).cautions().stream()).toList();
     boolean avoided = herbs.contains(AVOIDED) || essential.contains(AVOIDED);
-    return Facts.about(About.PRODUCT)
+    Facts facts = Facts.about(About.PRODUCT);
+    oils.forEach(oil -> facts.keptFrom(ForWhom.shipped().of(oil, where.purpose())));
+    return facts
         .note(!oils.isEmpty(), "with:drops")
         .note(true, "for:" + Facts.word(where))
         .note(avoided, "avoided")

@@ -77,6 +77,7 @@ class RulesTest {
           for (double celsius : new double[] {20, 43, 65, 95, 120}) {
             seen.addAll(Facts.of(situation(herb, state, carrier, 5, celsius, Purpose.SKIN)).all());
             seen.addAll(Facts.of(situation(herb, state, carrier, 11, celsius, Purpose.SKIN)).all());
+            seen.addAll(Facts.of(situation(herb, state, carrier, 11, celsius, Purpose.BABY)).all());
           }
         }
       }

@@ -252,7 +252,7 @@ class KeeperTest {
   @Test
   void theCarriersOwnDateIsTheEarlierOfPrintedAndOpened() {
     CarrierDates opened =
-        new CarrierDates(CATALOGUE.carrier("grapeseed"), 1, CHARGED.plusYears(1), CHARGED, null);
+        new CarrierDates(CATALOGUE.carrier("hemp"), 1, CHARGED.plusYears(1), CHARGED, null);
     CarrierDates pressed = new CarrierDates(CATALOGUE.carrier("olive"), 1, null, null, CHARGED);
     assertThat(opened.ownDate()).contains(CHARGED.plusMonths(6));
     assertThat(pressed.ownDate()).contains(CHARGED.plusMonths(18));

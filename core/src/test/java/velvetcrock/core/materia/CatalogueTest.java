@@ -75,7 +75,7 @@ class CatalogueTest {
     Carrier olive = catalogue.carrier("olive");
     assertThat(olive.densityAt(20)).isEqualTo(0.913);
     assertThat(olive.densityAt(40)).isLessThan(olive.densityAt(20));
-    assertThat(catalogue.carrier("grapeseed").opensForMonths()).isEqualTo(6);
+    assertThat(catalogue.carrier("hemp").opensForMonths()).isEqualTo(6);
   }
 
   @Test

@@ -158,7 +158,7 @@ class StockAheadTest {
 
   @Test
   void oilIsBoughtBeforeItRunsOutAndNoMoreThanIsUsedWhileItIsGood() {
-    LotDetails oil = details(LotDetails.Kind.CARRIER, "grapeseed", 4);
+    LotDetails oil = details(LotDetails.Kind.CARRIER, "hemp", 4);
     StockAhead ahead = ahead(List.of(lot(oil, 4, 500, 100)), 0, null);
 
     StockAhead.Todo buy = todo(ahead, Doing.BUY);
