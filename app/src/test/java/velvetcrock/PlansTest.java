@@ -375,7 +375,7 @@ class PlansTest extends AppTest {
                 .andExpect(status().isOk()));
 
     assertThat(page)
-        .contains("Pulls")
+        .contains("Pull ")
         .contains("Keeping left against pull")
         .contains("Yarrow, cut, 1 : 13 in olive, 20 °C for 5 weeks");
     assertThat(text(visit(keeper, "/plans/what-if?carrier=coconut&celsius=20")))

@@ -2,6 +2,9 @@ package velvetcrock;
 
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -106,5 +109,32 @@ abstract class ProductHouse extends BottleHouse {
             null,
             price);
     return as(keeper, () -> drawer.add(details, amount, "", null, UUID.randomUUID().toString()));
+  }
+
+  /** The text on the labels of a product’s first tins. */
+  String labels(ProductRecord product) throws Exception {
+    byte[] pdf =
+        send(
+                keeper,
+                "/products/" + product.code() + "/labels",
+                "bottle",
+                "A",
+                "grid",
+                "a4-8",
+                "each",
+                "1",
+                "skip",
+                "0",
+                "inci",
+                "yes",
+                "address",
+                "http://cottage.example")
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+    }
   }
 }

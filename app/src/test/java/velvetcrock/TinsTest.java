@@ -207,32 +207,6 @@ class TinsTest extends ProductHouse {
         .contains("asked the pharmacist");
   }
 
-  private String labels(ProductRecord product) throws Exception {
-    byte[] pdf =
-        send(
-                keeper,
-                "/products/" + product.code() + "/labels",
-                "bottle",
-                "A",
-                "grid",
-                "a4-8",
-                "each",
-                "1",
-                "skip",
-                "0",
-                "inci",
-                "yes",
-                "address",
-                "http://cottage.example")
-            .andExpect(status().isOk())
-            .andReturn()
-            .getResponse()
-            .getContentAsByteArray();
-    try (PDDocument document = Loader.loadPDF(pdf)) {
-      return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
-    }
-  }
-
   @Test
   void everyTinHasALabelWhoseCodeOpensWithoutSignInUntilItIsVoid() throws Exception {
     String code = bottled(40);

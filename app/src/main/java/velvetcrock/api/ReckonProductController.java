@@ -79,7 +79,7 @@ class ReckonProductController {
             .map(p -> new Answers.PartOut(p.key(), p.massG(), 100 * p.massG() / formula.massG()))
             .toList(),
         Line.of(formula.reckoning()),
-        CautionOut.of(cautions.of(ProductFacts.ofMelt())));
+        CautionOut.of(cautions.of(ProductFacts.ofMelt(melt.oilPerWax().isPresent()))));
   }
 
   private static @Nullable Double boxed(OptionalDouble number) {

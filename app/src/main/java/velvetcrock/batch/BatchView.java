@@ -123,7 +123,10 @@ record BatchView(
             stages(state),
             state.charge().manner().read()),
         CautionsView.of(
-            cautions.forBottle(reckoning.order(), state.charge().use()),
+            cautions.forBottle(
+                reckoning.order(),
+                state.charge().use(),
+                state.strained() == null ? Set.of() : reckoning.hazards()),
             stages(state),
             state.charge().manner().read()),
         new BatchView.Thread(

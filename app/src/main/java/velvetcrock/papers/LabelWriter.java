@@ -98,9 +98,8 @@ class LabelWriter {
 
   /** The cautions that whoever holds the bottle should know. */
   private List<Caution> mattering(BatchReckoning reckoning, Use use) {
-    return cautions.forBottle(reckoning.order(), use).stream()
+    return cautions.forBottle(reckoning.order(), use, reckoning.hazards()).stream()
         .filter(c -> c.level() != Caution.Level.NOTE)
-        .filter(c -> !c.code().equals("foraged-lookalike"))
         .toList();
   }
 

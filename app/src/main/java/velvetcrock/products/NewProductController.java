@@ -218,8 +218,8 @@ class NewProductController {
       throw new Refused("parts", refused.problems().get(0).message());
     }
     String passed =
-        ProductRules.passed(
-            rules.drops(order.drops()), order.melt().volumeMl(), order.plan().where());
+        rules.wantsReason(
+            order.parts(), order.drops(), order.melt().volumeMl(), order.plan().where());
     int tins =
         order.plan().making().filled()
             ? (int) Math.max(1, Math.floor(order.fillsMl() / order.tinMl() + 1e-6))

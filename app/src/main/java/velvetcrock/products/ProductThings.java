@@ -131,14 +131,15 @@ class ProductThings {
 
   private PartIn.Infused infused(BatchRecord batch, @Nullable String letter) {
     BatchState state = batch.state();
+    BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     return new PartIn.Infused(
         batch.code(),
         letter,
         state.charge().carriers().stream()
             .map(c -> new PartIn.OilShare(c.carrier(), c.share()))
             .toList(),
-        new BatchReckoning(catalogues.current(), state)
-            .herbsByWeight().stream().map(h -> h.key()).toList());
+        reckoning.herbsByWeight().stream().map(h -> h.key()).toList(),
+        reckoning.hazards());
   }
 
   private Thing marc(String code) {

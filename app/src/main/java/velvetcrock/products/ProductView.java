@@ -141,7 +141,8 @@ record ProductView(
             PanDrawing.of(state.parts(), melt, catalogue, fmt),
             scale(known, state, melt, fmt),
             facts(known, state, melt, catalogue, fmt),
-            ProductRules.passed(rules.drops(state.drops()), melt.volumeMl(), state.plan().where()),
+            rules.wantsReason(
+                state.parts(), state.drops(), melt.volumeMl(), state.plan().where()),
             state.reasons(),
             known.fillsMl()),
         new ProductView.Work(

@@ -1,9 +1,12 @@
 package velvetcrock.products;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.ProductKind;
@@ -77,14 +80,24 @@ final class StoredParts {
       String batch,
       @Nullable String letter,
       @Nullable List<OilShareData> oils,
-      @Nullable List<String> herbs) {
+      @Nullable List<String> herbs,
+      @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Hazard> hazards) {
     static InfusedData of(PartIn.Infused v) {
       return new InfusedData(
-          v.batch(), v.letter(), Stored.each(v.oils(), OilShareData::of), v.herbs());
+          v.batch(),
+          v.letter(),
+          Stored.each(v.oils(), OilShareData::of),
+          v.herbs(),
+          v.hazards().stream().sorted().toList());
     }
 
     PartIn.Infused value() {
-      return new PartIn.Infused(batch, letter, Stored.each(oils, OilShareData::value), herbs);
+      return new PartIn.Infused(
+          batch,
+          letter,
+          Stored.each(oils, OilShareData::value),
+          herbs,
+          hazards == null ? Set.of() : Set.copyOf(hazards));
     }
   }
 

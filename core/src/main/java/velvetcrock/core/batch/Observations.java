@@ -26,13 +26,13 @@ public record Observations(
     return new Observations(null, null, null, null, null, null, null, null, false);
   }
 
-  /** What is known after a look. */
+  /** What is known after a look; mould that was seen once is not looked away. */
   public Observations after(Looked look) {
     return new Observations(
         latest(look.covered(), covered),
         latest(look.floating(), floating),
         latest(look.bubbles(), bubbles),
-        latest(look.mould(), mould),
+        Boolean.TRUE.equals(mould) ? mould : latest(look.mould(), mould),
         latest(look.translucent(), translucent),
         latest(look.crisp(), crisp),
         scent,

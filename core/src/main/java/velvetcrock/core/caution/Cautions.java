@@ -157,9 +157,13 @@ public final class Cautions {
     return forPlan(new Situation(order, charge, Purpose.of(use), light, infusesAtC, Set.of()));
   }
 
-  /** What a finished oil's label has to say. */
-  public List<Caution> forBottle(ChargeOrder order, Use use) {
-    return of(Facts.ofLabel(order, use));
+  /**
+   * What a finished oil's label has to say.
+   *
+   * @param hazards what was wrong with it
+   */
+  public List<Caution> forBottle(ChargeOrder order, Use use, Collection<Hazard> hazards) {
+    return of(Facts.ofLabel(order, use, hazards));
   }
 
   /** What a best-before has to be told with. */

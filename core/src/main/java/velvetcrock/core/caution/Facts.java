@@ -46,6 +46,10 @@ public final class Facts {
     Facts facts = new Facts(About.PLAN, situation.purpose());
     facts.covering(situation.charge());
     facts.contents(situation.order());
+    situation
+        .order()
+        .herbs()
+        .forEach(h -> Lookalikes.of(h.herb().key()).ifPresent(facts.codes::add));
     facts.heat(situation);
     facts.note(situation.light() == Light.WINDOW, "light:window");
     situation.additions().forEach(a -> facts.note(true, "with:" + word(a)));
@@ -57,10 +61,10 @@ public final class Facts {
   }
 
   /** The facts that stay true of a bottle. */
-  static Facts ofLabel(ChargeOrder order, Use use) {
+  static Facts ofLabel(ChargeOrder order, Use use, Collection<Hazard> hazards) {
     Facts facts = new Facts(About.LABEL, Purpose.of(use));
     facts.contents(order);
-    return facts;
+    return facts.carrying(hazards);
   }
 
   /** The facts of a best-before. */
@@ -72,7 +76,8 @@ public final class Facts {
         };
     return new Facts(About.KEEPING, Purpose.of(use))
         .note(true, "decided:" + word(keeping.decidedBy()))
-        .note(byItself && keeping.startDays() <= 0, "spent");
+        .note(byItself && keeping.startDays() <= 0, "spent")
+        .note(keeping.leftOut(), "left-out");
   }
 
   /** The facts of a pot on the heat. */
@@ -120,6 +125,12 @@ public final class Facts {
     if (holds) {
       facts.add(fact);
     }
+    return this;
+  }
+
+  /** Adds what was wrong with its oil. */
+  public Facts carrying(Collection<Hazard> hazards) {
+    hazards.forEach(hazard -> facts.add(hazard.fact()));
     return this;
   }
 
@@ -204,6 +215,11 @@ public final class Facts {
         situation.order().herbs().stream()
             .anyMatch(h -> celsius > h.herb().handling().drawing().ceilingC()),
         "heat:over-herb");
+    note(
+        celsius >= WARM_C
+            && situation.order().carriers().shares().stream()
+                .anyMatch(s -> s.carrier().shortLived()),
+        "carrier:turns-in-heat");
     note(situation.order().carriers().tooSolidAt(celsius), "carrier:solid");
     note(
         celsius >= WARM_C

@@ -1,6 +1,7 @@
 package velvetcrock.core.caution;
 
 import velvetcrock.core.keeping.Use;
+import velvetcrock.core.making.Drops;
 
 /** What an oil or pot is for, as far as cautions go. */
 public enum Purpose {
@@ -34,6 +35,18 @@ public enum Purpose {
   /** How it counts in keeping: for eating or for the skin. */
   public Use use() {
     return this == KITCHEN ? Use.KITCHEN : Use.SKIN;
+  }
+
+  /** Whom something is for that has essential oils in it, or might have. */
+  public static Purpose of(Drops.Where where) {
+    return switch (where) {
+      case FACE -> FACE;
+      case BODY, SMALL_AREA -> SKIN;
+      case PREGNANCY -> PREGNANCY;
+      case CHILD_2_6 -> CHILD;
+      case CHILD_6_12 -> OLDER_CHILD;
+      case UNDER_2 -> BABY;
+    };
   }
 
   /** The purpose that a use stands for where nothing more is known. */

@@ -48,7 +48,7 @@ final class BatchKeeping {
   Keeping of(BottleState bottle, LocalDate chargedOn) {
     LocalDate strainedOn = date(Objects.requireNonNull(state.strainedAt()));
     LocalDate charged = chargedOn.isAfter(strainedOn) ? strainedOn : chargedOn;
-    boolean wet = reckoning.leaving().map(BatchReckoning.Leaving::wet).orElse(false);
+    boolean wet = reckoning.wet();
     HerbState wettest =
         state.charge().herbs().stream().map(HerbIn::state).max(Enum::compareTo).orElseThrow();
     return Keeper.reckon(

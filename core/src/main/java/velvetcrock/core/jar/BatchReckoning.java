@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import velvetcrock.core.Range;
@@ -24,6 +25,7 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.ChargeOrder;
@@ -371,6 +373,22 @@ public final class BatchReckoning {
 
   private static String word(HerbState herbState) {
     return herbState.name().toLowerCase(Locale.ROOT);
+  }
+
+  /**
+   * Whether its oil has water in it, as far as is known: what had to leave has not all left by the
+   * scale, or a layer of water was poured off it.
+   */
+  public boolean wet() {
+    Optional<Leaving> leaving = leaving();
+    boolean layer = state.remains().waterG() > 0;
+    return leaving.map(Leaving::wet).orElse(false)
+        || layer && !leaving.map(Leaving::done).orElse(false);
+  }
+
+  /** What goes on with its oil, from jar to tin. */
+  public Set<Hazard> hazards() {
+    return Hazards.of(this, state.seen(), state.charge().freshForEating());
   }
 
   /** How it is usually expressed: a wet marc is left to drip, because juice comes with the oil. */

@@ -24,7 +24,12 @@ public final class JarFacts {
         .note(spirit(state, reckoning) && state.status() == Status.INFUSING, "spirit:infusing");
   }
 
-  /** Of a jar that is being strained. */
+  /** Of a jar that is being strained, whose oil takes along what is wrong with it. */
+  public static Facts strained(BatchState state, BatchReckoning reckoning) {
+    return strained(state.seen()).carrying(reckoning.hazards());
+  }
+
+  /** Of herb and oil of which nothing is known but what was seen. */
   public static Facts strained(Observations seen) {
     return seen(seen).note(true, "strained-now");
   }

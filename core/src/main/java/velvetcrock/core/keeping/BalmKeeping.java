@@ -12,17 +12,18 @@ import velvetcrock.core.Problems;
  */
 public record BalmKeeping(LocalDate bestBefore, String why) {
   private static final int MOST_MONTHS = 12;
+  private static final int HONEY_MONTHS = 3;
   private static final int WET_FRIDGE_DAYS = 14;
 
   /**
    * Reckons it.
    *
    * @param oilBestBefore the earliest date among its oils
-   * @param wetAddition whether honey, hydrosol, aloe, tincture or juice went in
+   * @param wetness what water it has in it
    * @throws velvetcrock.core.Refused at {@code oilBestBefore} if the oil was past its date already
    */
   public static BalmKeeping of(
-      LocalDate madeOn, LocalDate oilBestBefore, boolean wetAddition, Store.Place place) {
+      LocalDate madeOn, LocalDate oilBestBefore, Wetness wetness, Store.Place place) {
     Problems problems = new Problems();
     problems.require(
         !oilBestBefore.isBefore(madeOn),
@@ -30,16 +31,21 @@ public record BalmKeeping(LocalDate bestBefore, String why) {
         "The oil was good until " + oilBestBefore + " only, before the balm was made.");
     problems.refuseIfAny();
 
-    if (wetAddition) {
+    if (wetness == Wetness.WET) {
       boolean fridge = place == Store.Place.FRIDGE;
       LocalDate wet = madeOn.plusDays(fridge ? WET_FRIDGE_DAYS : 0);
       return new BalmKeeping(
           wet.isBefore(oilBestBefore) ? wet : oilBestBefore,
           "a wet addition without a preservative: 14 days in the fridge, elsewhere none");
     }
-    LocalDate cap = madeOn.plusMonths(MOST_MONTHS);
+    boolean honey = wetness == Wetness.LITTLE_HONEY;
+    LocalDate cap = madeOn.plusMonths(honey ? HONEY_MONTHS : MOST_MONTHS);
     return cap.isBefore(oilBestBefore)
-        ? new BalmKeeping(cap, "12 months at most")
-        : new BalmKeeping(oilBestBefore, "as long as its oil");
+        ? new BalmKeeping(
+            cap,
+            honey
+                ? "3 months cool with up to 5 % honey; 14 days in the fridge once honey separates"
+                : "12 months at most")
+        : new BalmKeeping(oilBestBefore, "as long as its oil; what decided that stands with its bottle");
   }
 }

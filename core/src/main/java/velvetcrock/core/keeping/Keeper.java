@@ -76,6 +76,15 @@ public final class Keeper {
         .orElseThrow();
   }
 
+  /** Whether a carrier below the counting share has an own date before this. */
+  private static boolean leftOut(KeepingOrder order, LocalDate date) {
+    double total = order.carriers().stream().mapToDouble(CarrierDates::share).sum();
+    return order.carriers().stream()
+        .filter(c -> c.share() / total < KeepingOrder.COUNTING_SHARE)
+        .flatMap(c -> c.ownDate().stream())
+        .anyMatch(own -> own.isBefore(date));
+  }
+
   private record Limit(Rule rule, LocalDate date, String why) {
     /** The earlier of the two; this one where both are of one day. */
     Limit or(Limit other) {
@@ -148,7 +157,9 @@ public final class Keeper {
     return new Keeping(
         order.strainedOn().plusDays(days),
         new Keeping.Span(
-            order.strainedOn().plusDays(shortest), order.strainedOn().plusDays(longest)),
+            order.strainedOn().plusDays(shortest),
+            order.strainedOn().plusDays(longest),
+            leftOut(order, limit.date())),
         days,
         limit.rule(),
         start,

@@ -27,12 +27,18 @@ public record Keeping(
     List<Gain> lengthen,
     Reckoning reckoning) {
 
+  /** Whether an older oil was left out of its date, because its share is below the threshold. */
+  public boolean leftOut() {
+    return span.leftOut();
+  }
+
   /**
    * Between which days it lies.
    *
    * @param earliest the cautious end, for labels and tasks
+   * @param leftOut whether it would be earlier by an oil of a share too small to count
    */
-  public record Span(LocalDate earliest, LocalDate latest) {}
+  public record Span(LocalDate earliest, LocalDate latest, boolean leftOut) {}
 
   /** The earliest that it may be: the cautious end, for labels and tasks. */
   public LocalDate earliest() {

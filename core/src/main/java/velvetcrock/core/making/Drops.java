@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
-import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.materia.EssentialOil;
 
 /**
@@ -60,18 +59,6 @@ public record Drops(
 
     Where(double ceilingPercent) {
       this.ceilingPercent = ceilingPercent;
-    }
-
-    /** Whom it is for, as cautions ask. */
-    public Purpose purpose() {
-      return switch (this) {
-        case FACE -> Purpose.FACE;
-        case BODY, SMALL_AREA -> Purpose.SKIN;
-        case PREGNANCY -> Purpose.PREGNANCY;
-        case CHILD_2_6 -> Purpose.CHILD;
-        case CHILD_6_12 -> Purpose.OLDER_CHILD;
-        case UNDER_2 -> Purpose.BABY;
-      };
     }
 
     OptionalDouble own(EssentialOil oil) {

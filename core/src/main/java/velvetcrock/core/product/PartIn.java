@@ -3,11 +3,14 @@ package velvetcrock.core.product;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.charge.CarrierBlend;
+import velvetcrock.core.keeping.Wetness;
 import velvetcrock.core.making.Extra;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.materia.Catalogue;
@@ -50,13 +53,25 @@ public record PartIn(
    * @param letter its bottle; null for oil straight from the cloth
    * @param oils its carriers in shares by volume
    * @param herbs keys of its herbs, the heaviest first
+   * @param hazards what was wrong with it when it went in
    */
   public record Infused(
-      String batch, @Nullable String letter, List<OilShare> oils, List<String> herbs) {
+      String batch,
+      @Nullable String letter,
+      List<OilShare> oils,
+      List<String> herbs,
+      Set<Hazard> hazards) {
     /** Copies the lists. */
     public Infused {
       oils = List.copyOf(oils);
       herbs = List.copyOf(herbs);
+      hazards = Set.copyOf(hazards);
+    }
+
+    /** One of which nothing was wrong. */
+    public Infused(
+        String batch, @Nullable String letter, List<OilShare> oils, List<String> herbs) {
+      this(batch, letter, oils, herbs, Set.of());
     }
 
     /** The bottle's name, or its batch's where it was never bottled. */
@@ -103,7 +118,31 @@ public record PartIn(
 
   /** Whether it brings water. */
   public boolean wet() {
-    return kind == Kind.EXTRA && extra().wet();
+    return kind == Kind.EXTRA && extra().wet() || hazards().contains(Hazard.WATER);
+  }
+
+  /** Up to so much honey, as a share of the weight, is hardly water (practice). */
+  private static final double LITTLE_HONEY = 0.05;
+
+  /** What water some parts together have in them. */
+  public static Wetness wetness(List<PartIn> parts) {
+    double totalG = parts.stream().mapToDouble(PartIn::massG).sum();
+    double honeyG = parts.stream().filter(PartIn::honey).mapToDouble(PartIn::massG).sum();
+    boolean little = honeyG <= LITTLE_HONEY * totalG;
+    if (parts.stream().anyMatch(part -> part.wet() && !(part.honey() && little))) {
+      return Wetness.WET;
+    }
+    return honeyG > 0 ? Wetness.LITTLE_HONEY : Wetness.DRY;
+  }
+
+  /** Whether it is honey. */
+  public boolean honey() {
+    return kind == Kind.EXTRA && key.equals(Extra.HONEY.key());
+  }
+
+  /** What is wrong with the infused oil that it is; nothing of any other part. */
+  public Set<Hazard> hazards() {
+    return infused == null ? Set.of() : infused.hazards();
   }
 
   /**

@@ -6,6 +6,8 @@ import java.util.stream.Stream;
 import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Facts;
 import velvetcrock.core.caution.ForWhom;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.keeping.Wetness;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.materia.Catalogue;
@@ -46,14 +48,17 @@ public final class ProductFacts {
             .toList();
     String forWhat = OWN_WORDS.contains(plan.forWhat()) ? plan.forWhat() : "water";
     Facts facts = with(where, drops.stream().map(DropsIn::oil).toList(), herbs, catalogue);
-    keys.forEach(key -> facts.keptFrom(ForWhom.shipped().of(key, where.purpose())));
+    keys.forEach(key -> facts.keptFrom(ForWhom.shipped().of(key, Purpose.of(where))));
+    parts.forEach(part -> facts.carrying(part.hazards()));
     return facts
         .bringing(allergens(parts, catalogue))
-        .note(plan.making().melted(), "melted")
+        .note(
+            plan.making().melted() && parts.stream().anyMatch(p -> p.kind() == PartIn.Kind.WAX),
+            "melted")
         .note(true, "kind:" + Facts.word(plan.making()))
         .note(plan.making() == ProductKind.DRAWN, "drawn:" + forWhat)
-        .note(parts.stream().anyMatch(PartIn::wet), "part:wet")
-        .note(parts.stream().anyMatch(p -> p.key().equals("honey")), "part:honey");
+        .note(PartIn.wetness(parts) == Wetness.WET, "part:wet")
+        .note(parts.stream().anyMatch(PartIn::honey), "part:honey");
   }
 
   /** Codes of the allergens of every carrier in it, plain or infused. */
@@ -72,9 +77,13 @@ public final class ProductFacts {
         .toList();
   }
 
-  /** Of a melt that nothing more is known of. */
-  public static Facts ofMelt() {
-    return Facts.about(About.PRODUCT).note(true, "melted");
+  /**
+   * Of a melt that nothing more is known of.
+   *
+   * @param wax whether there is wax in it
+   */
+  public static Facts ofMelt(boolean wax) {
+    return Facts.about(About.PRODUCT).note(wax, "melted");
   }
 
   /**
@@ -92,7 +101,7 @@ public final class ProductFacts {
         oils.stream().flatMap(oil -> catalogue.essentialOil(oil).cautions().stream()).toList();
     boolean avoided = herbs.contains(AVOIDED) || essential.contains(AVOIDED);
     Facts facts = Facts.about(About.PRODUCT);
-    oils.forEach(oil -> facts.keptFrom(ForWhom.shipped().of(oil, where.purpose())));
+    oils.forEach(oil -> facts.keptFrom(ForWhom.shipped().of(oil, Purpose.of(where))));
     return facts
         .note(!oils.isEmpty(), "with:drops")
         .note(true, "for:" + Facts.word(where))

@@ -7,9 +7,12 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetcrock.core.Figures;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Problems;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Drops;
@@ -48,6 +51,14 @@ public final class ProductRules {
    */
   public void check(ProductState state, ProductEvent last) {
     check(state);
+    if (last instanceof StirredIn added) {
+      Problems problems = new Problems();
+      problems.require(
+          stopped(added.parts()).isEmpty() || !added.reason().isBlank(),
+          "parts",
+          stopped(added.parts()));
+      problems.refuseIfAny();
+    }
     if (last instanceof StirredIn added && !added.drops().isEmpty()) {
       Problems problems = new Problems();
       String passed =
@@ -76,6 +87,8 @@ public final class ProductRules {
           "parts",
           "Pads are soaked in an oil that is solid when cold: coconut, or a butter in it.");
     }
+    String stopped = stopped(state.parts());
+    problems.require(stopped.isEmpty() || !state.reasons().isEmpty(), "parts", stopped);
     String passed = passed(drops(state.drops()), melt.volumeMl(), state.plan().where());
     problems.require(passed.isEmpty() || !state.reasons().isEmpty(), "drops", passed);
     filled(state, melt, problems);
@@ -118,6 +131,45 @@ public final class ProductRules {
     return group.where() == state.plan().where()
         && group.drops().isEmpty()
         && !state.reasons().isEmpty();
+  }
+
+  /** What is wrong with oils in it so that only a reason of one's own goes on; empty for nothing. */
+  public static String stopped(List<PartIn> parts) {
+    return parts.stream()
+        .filter(part -> part.hazards().stream().anyMatch(Hazard::stops))
+        .map(
+            part ->
+                Objects.requireNonNull(part.infused()).code()
+                    + " "
+                    + part.hazards().stream()
+                        .filter(Hazard::stops)
+                        .sorted()
+                        .map(ProductRules::wrong)
+                        .collect(Collectors.joining(" and ")))
+        .distinct()
+        .reduce((one, other) -> one + "; " + other)
+        .map(all -> all + ". Say why it is used all the same.")
+        .orElse("");
+  }
+
+  /** Why a melt wants a reason of one's own, in words; empty where it wants none. */
+  public String wantsReason(List<PartIn> parts, List<DropsIn> drops, double ml, Drops.Where where) {
+    return Stream.of(stopped(parts), passed(drops(drops), ml, where))
+        .filter(words -> !words.isEmpty())
+        .collect(Collectors.joining(" "));
+  }
+
+  private static String wrong(Hazard hazard) {
+    return switch (hazard) {
+      case WATER -> "has water in it that was not driven off";
+      case MOULD -> "had mould in its jar";
+      case MUSTY -> "smelled musty";
+      case SOUR -> "smelled sour";
+      case RANCID -> "smelled rancid";
+      case FIZZ -> "fizzed";
+      case UNCOVERED -> "had herb above its oil";
+      case EATEN_FRESH -> "is of fresh herb for eating and good for days only";
+    };
   }
 
   /** Drops with what the catalogue knows of them. */
@@ -214,7 +266,7 @@ public final class ProductRules {
             .filter(Objects::nonNull)
             .min(Comparator.naturalOrder())
             .orElse(made.plusYears(1));
-    return BalmKeeping.of(made, until, parts.stream().anyMatch(PartIn::wet), place);
+    return BalmKeeping.of(made, until, PartIn.wetness(parts), place);
   }
 
   /**

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.keeping.Wetness;
 import velvetcrock.core.making.Melt;
 import velvetcrock.core.making.Whipping;
 import velvetcrock.core.materia.Catalogue;
@@ -134,7 +135,7 @@ public record ProductState(
 
   /** Whether anything wet went in. */
   public boolean wet() {
-    return parts.stream().anyMatch(PartIn::wet);
+    return PartIn.wetness(parts) == Wetness.WET;
   }
 
   /** What was poured, ml. */
@@ -164,7 +165,7 @@ public record ProductState(
 
   /** Whether anything wet is in the tins of a group. */
   public boolean wet(TinGroup group) {
-    return wet() || group.extras().stream().anyMatch(PartIn::wet);
+    return PartIn.wetness(partsOf(group)) == Wetness.WET;
   }
 
   /** A group by its letter. */

@@ -109,10 +109,10 @@ class CautionsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "30, 'hot-oil|frying|bath-near-boiling|too-hot-for-herb', ''",
-    "65, 'frying|bath-near-boiling', 'hot-oil|too-hot-for-herb'",
-    "95, frying, 'hot-oil|bath-near-boiling'",
-    "120, 'x', 'hot-oil|bath-near-boiling|frying'"
+    "30, 'hot-oil|frying|oven-hot|too-hot-for-herb', ''",
+    "65, 'frying|oven-hot', 'hot-oil|too-hot-for-herb'",
+    "95, frying, 'hot-oil|oven-hot'",
+    "120, 'bath-near-boiling', 'hot-oil|oven-hot|frying'"
   })
   void heatIsCautionedByItsDegree(double celsius, String not, String due) {
     List<String> codes = planned("rose", HerbState.DRIED, Purpose.SKIN, celsius);
@@ -225,7 +225,7 @@ class CautionsTest {
     Keeping keeping =
         new Keeping(
             until,
-            new Keeping.Span(until, until),
+            new Keeping.Span(until, until, false),
             100,
             rule,
             startDays,

@@ -73,7 +73,7 @@ class RulesTest {
     Set<String> seen = new TreeSet<>();
     for (Herb herb : CATALOGUE.herbs()) {
       for (HerbState state : HerbState.values()) {
-        for (String carrier : List.of("olive", "shea", "jojoba")) {
+        for (String carrier : List.of("olive", "shea", "jojoba", "hemp")) {
           for (double celsius : new double[] {20, 43, 65, 95, 120}) {
             seen.addAll(Facts.of(situation(herb, state, carrier, 5, celsius, Purpose.SKIN)).all());
             seen.addAll(Facts.of(situation(herb, state, carrier, 11, celsius, Purpose.SKIN)).all());
@@ -104,6 +104,7 @@ class RulesTest {
   void noRuleOfAProductWaitsForAFactThatNeverComes() {
     Set<String> seen = new TreeSet<>();
     PartIn honey = new PartIn(PartIn.Kind.EXTRA, "honey", null, null, 5, "5 g", null);
+    PartIn wax = new PartIn(PartIn.Kind.WAX, "beeswax", null, null, 5, "5 g", null);
     for (ProductKind kind : ProductKind.values()) {
       for (Drops.Where where : Drops.Where.values()) {
         for (String forWhat : List.of("soap", "candle", "lotion")) {
@@ -120,7 +121,7 @@ class RulesTest {
                           Store.Place.COOL,
                           kind == ProductKind.DRAWN ? forWhat : "",
                           ""),
-                      List.of(honey),
+                      List.of(honey, wax),
                       where,
                       List.of(new DropsIn("rosemary", 3)),
                       CATALOGUE)
@@ -129,6 +130,7 @@ class RulesTest {
       }
     }
     seen.add("avoided");
+    List.of(Hazard.values()).forEach(hazard -> seen.add(hazard.fact()));
     assertThat(seen).containsAll(factsOfTheRules(About.PRODUCT));
   }
 
@@ -158,6 +160,7 @@ class RulesTest {
               .after(new Smelled(null, off));
       seen.addAll(JarFacts.strained(bad).all());
     }
+    List.of(Hazard.values()).forEach(hazard -> seen.add(hazard.fact()));
     assertThat(seen).containsAll(factsOfTheRules(About.JAR));
   }
 

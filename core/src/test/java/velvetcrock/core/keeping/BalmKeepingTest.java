@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -20,7 +21,7 @@ class BalmKeepingTest {
   })
   void aBalmKeepsAsItsOilAndHardlyAtAllWithWater(
       LocalDate oil, boolean wet, Store.Place place, LocalDate expected) {
-    BalmKeeping keeping = BalmKeeping.of(MADE, oil, wet, place);
+    BalmKeeping keeping = BalmKeeping.of(MADE, oil, wet ? Wetness.WET : Wetness.DRY, place);
 
     assertThat(keeping.bestBefore()).isEqualTo(expected);
     assertThat(keeping.why()).isNotBlank();
@@ -28,7 +29,17 @@ class BalmKeepingTest {
 
   @org.junit.jupiter.api.Test
   void anOilPastItsDateMakesNoBalm() {
-    assertThatThrownBy(() -> BalmKeeping.of(MADE, MADE.minusDays(1), false, Store.Place.COOL))
+    assertThatThrownBy(() -> BalmKeeping.of(MADE, MADE.minusDays(1), Wetness.DRY, Store.Place.COOL))
         .hasMessageContaining("oilBestBefore");
+  }
+
+  /** Honey is not water: a little of it is good for three months, cool. */
+  @Test
+  void aLittleHoneyLeavesThreeMonths() {
+    BalmKeeping keeping =
+        BalmKeeping.of(MADE, MADE.plusYears(1), Wetness.LITTLE_HONEY, Store.Place.COOL);
+
+    assertThat(keeping.bestBefore()).isEqualTo(MADE.plusMonths(3));
+    assertThat(keeping.why()).contains("honey");
   }
 }

@@ -382,7 +382,9 @@ class ProductLogTest {
         List.of());
     BalmKeeping keeping = ProductRules.keeping(state(), MADE);
 
-    assertThat(keeping.bestBefore()).isEqualTo(extra.wet() ? MADE : MADE.plusMonths(12));
+    LocalDate dry = MADE.plusMonths(extra == Extra.HONEY ? 3 : 12);
+    assertThat(keeping.bestBefore())
+        .isEqualTo(extra.wet() && extra != Extra.HONEY ? MADE : dry);
   }
 
   @Test
