@@ -37,6 +37,9 @@ class UpgradeTest {
   /** The day on which the dumps were made, by which the demo's dates were reckoned. */
   private static final Instant THEN = Instant.parse("2026-11-27T15:10:00Z");
 
+  /** Oils whose months in the catalogue were corrected since; their lots' own dates follow. */
+  private static final String KEEPING_CORRECTED = "('sunflower', 'grapeseed', 'rosehip', 'hemp')";
+
   private static final List<String> PAGES =
       List.of("/", "/round", "/cellar", "/drawer", "/products", "/stove", "/journal", "/plans");
 
@@ -164,7 +167,10 @@ class UpgradeTest {
     if (has(jdbc, "lot")) {
       figures.put(
           "lots",
-          jdbc.queryForList("select id, thing_key, amount, good_until from lot order by 1"));
+          jdbc.queryForList(
+              "select id, thing_key, amount, case when thing_key in "
+                  + KEEPING_CORRECTED
+                  + " then null else good_until end from lot order by 1"));
       figures.put(
           "loads", jdbc.queryForList("select id, herb_key, standing from drying_load order by 1"));
     }
