@@ -2,12 +2,12 @@ package velvetcrock;
 
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.springframework.beans.factory.annotation.Autowired;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.Catalogue;

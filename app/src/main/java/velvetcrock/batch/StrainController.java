@@ -159,7 +159,9 @@ class StrainController {
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
     model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
     model.addAttribute("askDates", !reckoning.carrierDatesKnown());
-    model.addAttribute("cautions", cautions.of(
+    model.addAttribute(
+        "cautions",
+        cautions.of(
             JarFacts.strained(
                 batch.state(), new BatchReckoning(catalogues.current(), batch.state()))));
     model.addAttribute("form", form);

@@ -141,8 +141,7 @@ record ProductView(
             PanDrawing.of(state.parts(), melt, catalogue, fmt),
             scale(known, state, melt, fmt),
             facts(known, state, melt, catalogue, fmt),
-            rules.wantsReason(
-                state.parts(), state.drops(), melt.volumeMl(), state.plan().where()),
+            rules.wantsReason(state.parts(), state.drops(), melt.volumeMl(), state.plan().where()),
             state.reasons(),
             known.fillsMl()),
         new ProductView.Work(

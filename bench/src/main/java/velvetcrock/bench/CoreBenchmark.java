@@ -137,7 +137,8 @@ public class CoreBenchmark {
 
   @Benchmark
   public Pull pullOf100k() {
-    return Pull.of(List.of(new Pull.Leg(trace, Agitation.DAILY)), olive, new Pull.Herb(Cut.CUT, null, false));
+    return Pull.of(
+        List.of(new Pull.Leg(trace, Agitation.DAILY)), olive, new Pull.Herb(Cut.CUT, null, false));
   }
 
   /** The least that a pass can cost: every point read and one exp taken a segment. */

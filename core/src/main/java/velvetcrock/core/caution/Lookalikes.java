@@ -26,8 +26,7 @@ public final class Lookalikes {
             Row::herbs)
         .values()
         .forEach(
-            row ->
-                Arrays.stream(row.herbs().split("\\|")).forEach(h -> codes.put(h, row.code())));
+            row -> Arrays.stream(row.herbs().split("\\|")).forEach(h -> codes.put(h, row.code())));
     if (!problems.none()) {
       throw new IllegalStateException(problems.found().toString());
     }

@@ -46,6 +46,7 @@ public record BalmKeeping(LocalDate bestBefore, String why) {
             honey
                 ? "3 months cool with up to 5 % honey; 14 days in the fridge once honey separates"
                 : "12 months at most")
-        : new BalmKeeping(oilBestBefore, "as long as its oil; what decided that stands with its bottle");
+        : new BalmKeeping(
+            oilBestBefore, "as long as its oil; what decided that stands with its bottle");
   }
 }

@@ -69,8 +69,7 @@ public record PartIn(
     }
 
     /** One of which nothing was wrong. */
-    public Infused(
-        String batch, @Nullable String letter, List<OilShare> oils, List<String> herbs) {
+    public Infused(String batch, @Nullable String letter, List<OilShare> oils, List<String> herbs) {
       this(batch, letter, oils, herbs, Set.of());
     }
 

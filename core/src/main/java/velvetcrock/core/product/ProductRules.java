@@ -133,7 +133,9 @@ public final class ProductRules {
         && !state.reasons().isEmpty();
   }
 
-  /** What is wrong with oils in it so that only a reason of one's own goes on; empty for nothing. */
+  /**
+   * What is wrong with oils in it so that only a reason of one's own goes on; empty for nothing.
+   */
   public static String stopped(List<PartIn> parts) {
     return parts.stream()
         .filter(part -> part.hazards().stream().anyMatch(Hazard::stops))

@@ -63,7 +63,8 @@ class ForWhomTest {
   /** What is hot, not for pregnancy or of salicylates by its own row stands in the table too. */
   @Test
   void noHerbOfGraveCautionsIsMissing() {
-    Set<String> grave = Set.of("hot", "comfrey", "arnica", "pregnancy-avoid", "salicylate");
+    Set<String> grave =
+        Set.of("hot", "comfrey", "arnica", "pregnancy-avoid", "salicylate", "pyrrolizidine");
     Set<String> named = new TreeSet<>();
     ForWhom.shipped().things().forEach(named::add);
     assertThat(

@@ -383,8 +383,7 @@ class ProductLogTest {
     BalmKeeping keeping = ProductRules.keeping(state(), MADE);
 
     LocalDate dry = MADE.plusMonths(extra == Extra.HONEY ? 3 : 12);
-    assertThat(keeping.bestBefore())
-        .isEqualTo(extra.wet() && extra != Extra.HONEY ? MADE : dry);
+    assertThat(keeping.bestBefore()).isEqualTo(extra.wet() && extra != Extra.HONEY ? MADE : dry);
   }
 
   @Test
