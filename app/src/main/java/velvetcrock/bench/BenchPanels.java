@@ -18,13 +18,16 @@ import velvetcrock.core.heat.Cooling;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.SunnyDay;
 import velvetcrock.core.heat.ThermalPot;
+import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.moisture.Evaporation;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.kitchen.Appliances;
@@ -137,9 +140,42 @@ final class BenchPanels {
                 new Fact("Water that goes into the oil", fmt.ml(charge.water().waterMl()), null),
                 new Fact(
                     "Of the oil", fmt.number(charge.water().waterPercentOfOil(), 1) + " %", null),
-                new Fact("In the herb", fmt.percent(wettest.waterFraction()), source(wettest))),
+                new Fact("In the herb", fmt.percent(wettest.waterFraction()), source(wettest)),
+                leaves(),
+                new Fact(
+                    "Keeps",
+                    eaten ? "4 days from today, in the fridge" : "14 days, in the fridge",
+                    eaten
+                        ? "whatever is done to it"
+                        : "until the scale shows it dry, or three signs do: no bubble for 20 minutes at"
+                            + " 60 °C, herb crisp, no water under it after a night; then as one of"
+                            + " dried herb")),
             ways,
             null));
+  }
+
+  /** What of the water can leave in the hours of the method. */
+  private Fact leaves() {
+    Wish wish = plan.wish();
+    Jar jar = wish.jar();
+    if (!wish.method().heated() || jar == null || wish.use() == Use.KITCHEN) {
+      return new Fact("Leaves by itself", "none", "below 35 °C it stays in the oil");
+    }
+    HeatGoal goal = plan.heatGoal();
+    double waterG = wish.portions().stream().mapToDouble(HerbPortion::freeWaterG).sum();
+    Evaporation leaving =
+        Evaporation.of(
+            Trace.steady(goal.usualC(), goal.usualHours()),
+            jar.innerDiameterMm(),
+            Evaporation.Cover.OPEN);
+    double hours =
+        Evaporation.hours(waterG, goal.usualC(), jar.innerDiameterMm(), Evaporation.Cover.OPEN);
+    return new Fact(
+        "Can leave in " + fmt.time(goal.usualHours()) + ", open",
+        fmt.g(leaving.range()),
+        leaving.range().high() < waterG
+            ? "not all of it: that would take about " + fmt.hours(hours)
+            : "all of it in about " + fmt.hours(hours) + ", if it goes well");
   }
 
   private static String source(HerbPortion herb) {

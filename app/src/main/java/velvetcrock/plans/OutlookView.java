@@ -18,6 +18,7 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.outlook.Obstacle;
 import velvetcrock.core.outlook.Outlook;
 import velvetcrock.core.outlook.Route;
@@ -262,7 +263,11 @@ record OutlookView(
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
       facts.add("pull " + fmt.pull(route.outcome().pull()));
       facts.add(work(timetable));
-      facts.add("keeps to " + fmt.shortDate(route.outcome().bestBefore()));
+      boolean wet = route.herb().state() != HerbState.DRIED && route.method().heated();
+      facts.add(
+          (wet ? "once shown dry, keeps to " : "keeps to ")
+              + fmt.shortDate(route.outcome().bestBefore())
+              + (wet ? "; until then 14 days in the fridge" : ""));
       if (route.bill().minor() >= 1) {
         facts.add(money(route));
       }

@@ -88,6 +88,10 @@ final class RouteWords {
       case SOLID ->
           "this oil is solid below " + fmt.degrees(o.amount()) + "; warm it, or take a liquid oil";
       case WET -> "its water would stay in the oil; dried, or drawn warm, it goes";
+      case STAYS_WET ->
+          "its water cannot leave in these hours; it would take about "
+              + fmt.hours(o.amount())
+              + " open; wilt it longer, dry it, or take a wider pot";
       case NOT_FOR_EATING -> o.thing() + " is not for eating; for the skin it goes";
       case NUTS -> o.thing() + " oil is of tree nuts; another oil would do";
       case UNSAFE -> lower(cautions.of(o.thing()).text()) + " " + cautions.of(o.thing()).turnTo();

@@ -32,6 +32,8 @@ public record Obstacle(Kind kind, double amount, @Nullable LocalDate on, String 
     SOLID,
     /** The herb's water stays in the oil. */
     WET,
+    /** The herb's water cannot leave in these hours; it would take about {@code amount} h. */
+    STAYS_WET,
     /** {@code thing} is not for eating. */
     NOT_FOR_EATING,
     /** {@code thing} is of tree nuts. */

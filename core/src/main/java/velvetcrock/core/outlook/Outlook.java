@@ -40,6 +40,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.moisture.Evaporation;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.core.yield.Retention;
 
@@ -238,6 +239,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       if (herb.state() != HerbState.DRIED && !method.heated() && order.use() != Use.KITCHEN) {
         obstacles.add(Obstacle.of(Obstacle.Kind.WET));
       }
+      staysWet(method, charge, infusion).ifPresent(obstacles::add);
       unsafe(due, obstacles);
 
       InfusingLeg leg = infusion.keepingLeg();
@@ -287,6 +289,22 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
     }
 
     /** What rules it out among the cautions, and the allergy that no caution knows of. */
+    /** Where not even the most that can leave in its hours is what the herb brings. */
+    private Optional<Obstacle> staysWet(Method method, ChargeOrder charge, Infusion infusion) {
+      double waterG = charge.herbs().stream().mapToDouble(HerbPortion::freeWaterG).sum();
+      if (!method.heated() || waterG <= 0 || charge.jar().isEmpty() || order.use() == Use.KITCHEN) {
+        return Optional.empty();
+      }
+      double mm = charge.jar().get().innerDiameterMm();
+      double most = Evaporation.of(infusion.trace(), mm, Evaporation.Cover.OPEN).range().high();
+      return most >= waterG
+          ? Optional.empty()
+          : Optional.of(
+              Obstacle.of(
+                  Obstacle.Kind.STAYS_WET,
+                  Evaporation.hours(waterG, infusion.celsius(), mm, Evaporation.Cover.OPEN)));
+    }
+
     private void unsafe(List<Caution> due, List<Obstacle> obstacles) {
       if (order.safeFor().contains(SafeFor.NUT_ALLERGY)) {
         carriers.shares().stream()
