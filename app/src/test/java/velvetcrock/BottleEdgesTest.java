@@ -89,6 +89,25 @@ class BottleEdgesTest extends BottleHouse {
     return new OilIn(key, share, today().plusMonths(9), null, null);
   }
 
+  /** What has to be gone earlier than its label says is printed again, and then listed no more. */
+  @Test
+  void aDateThatMovedEarlierWantsItsLabelPrintedAgain() throws Exception {
+    String code = bottled(40);
+    assertThat(cellar()).doesNotContain("Print again");
+    log(
+        code,
+        new BottleStood(
+            "A", Store.Place.WARM, Store.Glass.CLEAR, 400, Store.Antioxidant.NONE));
+
+    assertThat(cellar()).contains("Print again").contains("?bottle=" + code + "-A");
+    labels("bottle", code + "-A");
+    assertThat(cellar()).doesNotContain("Print again");
+  }
+
+  private String cellar() throws Exception {
+    return visit(keeper, "/cellar").andReturn().getResponse().getContentAsString();
+  }
+
   private String labels(String... more) throws Exception {
     List<String> fields = new ArrayList<>(List.of("grid", "a4-8", "address", "http://crock.test"));
     fields.addAll(List.of(more));

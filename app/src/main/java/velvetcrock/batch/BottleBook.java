@@ -187,10 +187,10 @@ public class BottleBook {
             () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
   }
 
-  /** Codes of bottles whose label says a later date than they have now. */
+  /** Codes of bottles that are still good and whose label says a later date than they have now. */
   @Transactional(readOnly = true)
-  public List<String> toPrintAgain() {
-    return bottles.toPrintAgain().stream().map(row -> record(row).code()).toList();
+  public List<String> toPrintAgain(LocalDate today) {
+    return bottles.toPrintAgain(today).stream().map(row -> record(row).code()).toList();
   }
 
   /** The labels of bottles were printed, with their dates as they are. */

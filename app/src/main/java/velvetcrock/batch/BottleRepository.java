@@ -32,8 +32,9 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
 
   @Query(
       "select new velvetcrock.batch.BottleRepository$WithBatch(b, x) from Bottle b join Batch x on x.id = b.batchId"
-          + " where not b.gone and b.labelledUntil > b.bestBefore order by b.bestBefore, x.code, b.letter")
-  List<WithBatch> toPrintAgain();
+          + " where not b.gone and b.labelledUntil > b.bestBefore and b.bestBefore >= :today"
+          + " order by b.bestBefore, x.code, b.letter")
+  List<WithBatch> toPrintAgain(LocalDate today);
 
   @Query(
       "select new velvetcrock.batch.Hoard(count(b), coalesce(sum(b.leftMl), 0.0),"

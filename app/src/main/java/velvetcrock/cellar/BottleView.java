@@ -96,6 +96,7 @@ record BottleView(
     var charge = record.batch().state().charge();
     var filled = record.bottle().filled();
     BottleState state = record.bottle();
+    boolean over = state.goneAt() != null || record.bestBefore().isBefore(fmt.today());
     return new BottleView(
         new BottleView.Name(
             record.code(),
@@ -115,7 +116,8 @@ record BottleView(
             sure(record, early, fmt)),
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
-        early.lengthen().stream()
+        (over ? List.<Keeping.Gain>of() : early.lengthen())
+            .stream()
             .limit(3)
             .map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more")
             .toList(),

@@ -54,7 +54,7 @@ class CellarController {
         new CellarView.Contents(
             shown, book.hoard(which, fmt.today()), dated, book.ownShelfLives(), sorted, which);
     model.addAttribute("cellar", CellarView.of(contents, catalogues.current(), fmt));
-    model.addAttribute("printAgain", book.toPrintAgain());
+    model.addAttribute("printAgain", book.toPrintAgain(fmt.today()));
     model.addAttribute("by", sorted.name().toLowerCase(java.util.Locale.ROOT));
     return "cellar/cellar";
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.outlook.Obstacle;
@@ -94,7 +95,7 @@ final class RouteWords {
               + " open; wilt it longer, dry it, or take a wider pot";
       case NOT_FOR_EATING -> o.thing() + " is not for eating; for the skin it goes";
       case NUTS -> o.thing() + " oil is of tree nuts; another oil would do";
-      case UNSAFE -> lower(cautions.of(o.thing()).text()) + " " + cautions.of(o.thing()).turnTo();
+      case UNSAFE -> unsafe(cautions.of(o.thing()));
       case SPOILS_BEFORE ->
           "good only until "
               + fmt.date(Objects.requireNonNull(o.on()))
@@ -123,5 +124,11 @@ final class RouteWords {
       case BOTTLE -> "Pour off what settled, bottle";
       case MAKE -> "Melt, pour and let it set";
     };
+  }
+
+  /** Why a caution rules a way out, without its last full stop: what it says, and where to turn. */
+  private static String unsafe(Caution caution) {
+    String words = lower(caution.text()) + " " + caution.turnTo();
+    return words.strip().replaceFirst("\\.$", "");
   }
 }
