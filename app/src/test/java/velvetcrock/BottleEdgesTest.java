@@ -96,8 +96,7 @@ class BottleEdgesTest extends BottleHouse {
     assertThat(cellar()).doesNotContain("Print again");
     log(
         code,
-        new BottleStood(
-            "A", Store.Place.WARM, Store.Glass.CLEAR, 400, Store.Antioxidant.NONE));
+        new BottleStood("A", Store.Place.WARM, Store.Glass.CLEAR, 400, Store.Antioxidant.NONE));
 
     assertThat(cellar()).contains("Print again").contains("?bottle=" + code + "-A");
     labels("bottle", code + "-A");

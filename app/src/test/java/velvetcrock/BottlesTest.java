@@ -131,8 +131,8 @@ class BottlesTest extends BottleHouse {
         () ->
             catalogues.keep(
                 OwnKind.CARRIER,
-                new OwnTyped(
-                    OwnKind.CARRIER, "rapeseed", "", "", "", Map.of("months", "4"), "a book")));
+                OwnTyped.figures(
+                    OwnKind.CARRIER, "rapeseed", "", Map.of("months", "4"), "a book")));
     sameDateEverywhere(code, "B");
   }
 
@@ -186,8 +186,8 @@ class BottlesTest extends BottleHouse {
         () ->
             catalogues.keep(
                 OwnKind.CARRIER,
-                new OwnTyped(
-                    OwnKind.CARRIER, "rapeseed", "", "", "", Map.of("months", "3"), "a book")));
+                OwnTyped.figures(
+                    OwnKind.CARRIER, "rapeseed", "", Map.of("months", "3"), "a book")));
 
     assertThat(bottle(code, "A").bestBefore()).isBefore(before);
     visit(keeper, "/cellar/" + code + "/A")

@@ -118,9 +118,9 @@ record BottleView(
         legs(early, fmt),
         (over ? List.<Keeping.Gain>of() : early.lengthen())
             .stream()
-            .limit(3)
-            .map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more")
-            .toList(),
+                .limit(3)
+                .map(g -> change(g.change()) + ": " + fmt.days(g.days()) + " more")
+                .toList(),
         known.moves().stream().map(m -> moved(m, fmt)).toList(),
         watch(known, fmt),
         checked(state, fmt),

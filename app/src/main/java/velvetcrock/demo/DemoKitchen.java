@@ -1,5 +1,6 @@
 package velvetcrock.demo;
 
+import java.util.List;
 import java.util.Map;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
@@ -31,13 +32,24 @@ class DemoKitchen implements DemoPart {
     places.furnish();
     vessels.measure(new Vessels.Typed("Blue-lidded crock jar", "JAR", "872 g", "13.5", "", "1"));
     own(OwnKind.HERB, "yarrow", "", "water", "79", "weighed in July before and after drying");
-    own(OwnKind.HERB, "mugwort", "Sea wormwood", "water", "76", "from the salt marsh, weighed");
+    catalogues.keep(
+        OwnKind.HERB,
+        new OwnTyped(
+            OwnKind.HERB,
+            "mugwort",
+            "Sea wormwood",
+            "Artemisia maritima",
+            null,
+            Map.of("water", "76"),
+            "from the salt marsh, weighed",
+            "no",
+            "daisy family",
+            List.of("pregnancy-avoid")));
     own(OwnKind.WAX, "beeswax", "Skep wax", "hardness", "94", "felt softer in three salves");
   }
 
   private void own(
       OwnKind kind, String like, String name, String figure, String value, String source) {
-    catalogues.keep(
-        kind, new OwnTyped(kind, like, name, null, null, Map.of(figure, value), source));
+    catalogues.keep(kind, OwnTyped.figures(kind, like, name, Map.of(figure, value), source));
   }
 }

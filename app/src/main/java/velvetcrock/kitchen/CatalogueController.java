@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
@@ -84,6 +85,8 @@ class CatalogueController {
     model.addAttribute("errors", errors);
     model.addAttribute("catalogue", current);
     model.addAttribute("words", new CatalogueWords());
+    model.addAttribute("allergens", OwnSafety.ALLERGENS);
+    model.addAttribute("hazards", new TreeMap<>(OwnSafety.HAZARDS));
     model.addAttribute(
         "herbs", current.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute(

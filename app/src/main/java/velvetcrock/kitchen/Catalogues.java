@@ -121,6 +121,7 @@ public class Catalogues {
         !name.isEmpty() || !figures.isEmpty() || !botanical.isEmpty() || part != null,
         "name",
         "Give it another name, or a figure of your own.");
+    OwnSafety safety = OwnSafety.of(typed, problems);
     problems.refuseIfAny();
 
     String key = name.isEmpty() ? like.key() : key(name);
@@ -129,14 +130,15 @@ public class Catalogues {
     String called = name.isEmpty() ? like.name() : name;
     entities.persist(
         new OwnThing(
-            kind,
-            key,
-            like.key(),
-            called,
-            botanical.isEmpty() ? null : botanical,
-            part,
-            figures,
-            source));
+                kind,
+                key,
+                like.key(),
+                called,
+                botanical.isEmpty() ? null : botanical,
+                part,
+                figures,
+                source)
+            .with(safety));
     changed(kind, key);
     return called;
   }

@@ -100,6 +100,11 @@ public enum OwnKind {
     return this == HERB || this == ESSENTIAL_OIL;
   }
 
+  /** Whether it has to be asked what they are safe for. */
+  public boolean safety() {
+    return this == HERB || this == CARRIER || this == ESSENTIAL_OIL;
+  }
+
   /** What ships of this kind, by name. */
   public List<Choice> shipped(Catalogue shipped) {
     return choices.apply(shipped);

@@ -49,6 +49,9 @@ public class OwnThing {
   private @Nullable Part part;
 
   private String source;
+  private @Nullable String edible;
+  private @Nullable String allergen;
+  private @Nullable String hazards;
 
   @ElementCollection(fetch = FetchType.EAGER)
   @CollectionTable(name = "own_figure", joinColumns = @JoinColumn(name = "thing_id"))
@@ -78,6 +81,18 @@ public class OwnThing {
     this.part = part;
     this.figures = new HashMap<>(figures);
     this.source = source;
+  }
+
+  /** It, with what safety needs to know of it. */
+  OwnThing with(OwnSafety safety) {
+    this.edible = safety.edible();
+    this.allergen = safety.allergen();
+    this.hazards = String.join(",", safety.hazards());
+    return this;
+  }
+
+  private OwnSafety safety() {
+    return OwnSafety.stored(edible, allergen, hazards);
   }
 
   /** Its id. */
@@ -120,15 +135,15 @@ public class OwnThing {
     return new Herb(
         thingKey,
         name,
-        Optional.ofNullable(botanical).orElse(like.botanical()),
+        Optional.ofNullable(botanical).orElse(replaces() ? like.botanical() : name),
         Stream.concat(Stream.of(best), like.parts().stream().filter(p -> p != best)).toList(),
         figure("water", like.waterFresh() * 100) / 100,
-        like.edible(),
+        replaces() ? like.edible() : safety().eaten(),
         new Herb.Handling(
             like.handling().bestState(), like.handling().drawing(), like.handling().why()),
         like.eachG(),
         new Herb.Colours(like.colours().tint(), like.colours().fleck()),
-        like.cautions(),
+        replaces() ? like.cautions() : safety().codes(),
         source);
   }
 
@@ -137,7 +152,7 @@ public class OwnThing {
     return new Carrier(
         thingKey,
         name,
-        like.inci(),
+        replaces() ? like.inci() : Optional.ofNullable(botanical).orElse(name),
         new Carrier.Body(
             figure("density", like.body().density20()),
             figure("melts", like.body().meltsC()),
@@ -146,8 +161,8 @@ public class OwnThing {
             like.body().molarG(),
             like.body().meltingKj()),
         (int) figure("months", like.keepsMonths()),
-        like.edible(),
-        like.allergen(),
+        replaces() ? like.edible() : safety().eaten(),
+        replaces() ? like.allergen() : safety().labelled(),
         figure("hardness", like.hardness()),
         new Carrier.Nature(
             like.nature().feel(),
@@ -186,13 +201,13 @@ public class OwnThing {
     return new EssentialOil(
         thingKey,
         name,
-        Optional.ofNullable(botanical).orElse(like.botanical()),
+        Optional.ofNullable(botanical).orElse(replaces() ? like.botanical() : name),
         ceiling("ceiling", like.ceiling()),
         ceiling("pregnancy", like.pregnancy()),
         ceiling("child2To6", like.child2To6()),
         ceiling("child6To12", like.child6To12()),
         like.sun(),
-        like.cautions(),
+        replaces() ? like.cautions() : safety().codes(),
         source);
   }
 

@@ -23,6 +23,9 @@ import velvetcrock.core.spirit.SpiritStep;
 
 /** The facts about one thing, in the words of {@code rules.csv}, and the codes of its contents. */
 public final class Facts {
+  /** The code of what nobody has said the dangers of: it counts as the stricter. */
+  public static final String OWN_UNKNOWN = "own-unknown";
+
   private static final double WARM_C = Keeper.WARMED_C;
   private static final double HOT_C = 50;
 
@@ -186,6 +189,8 @@ public final class Facts {
   private void contents(ChargeOrder order) {
     for (HerbPortion herb : order.herbs()) {
       keptFrom(ForWhom.shipped().of(herb.herb().key(), purpose));
+      keptFrom(
+          herb.herb().cautions().contains(OWN_UNKNOWN) ? ForWhom.Mark.AWAY : ForWhom.Mark.NONE);
       herb.herb().cautions().forEach(tag -> facts.add("herb:" + tag));
       codes.addAll(herb.herb().cautions());
       note(!herb.herb().edible(), "herb-not-edible");
