@@ -90,6 +90,26 @@ class ApiTest extends AppTest {
         .andExpect(jsonPath("$.words").value("good"));
   }
 
+  /** Half coconut sets near 19 °C; 5 % of it in olive stays clear in any kitchen. */
+  @Test
+  void whereAMixSetsIsAnswered() throws Exception {
+    String herb = "{\"herbs\":[" + YARROW + "],\"ratio\":{\"kind\":\"w/v\",\"oilPerHerb\":10},";
+    reckon(
+            "charge",
+            herb
+                + "\"carriers\":[{\"carrier\":\"olive\",\"share\":1},{\"carrier\":\"coconut\",\"share\":1}]}")
+        .andExpect(jsonPath("$.setsAtC", Matchers.closeTo(19, 1.5)));
+    reckon(
+            "charge",
+            herb
+                + "\"carriers\":[{\"carrier\":\"olive\",\"share\":95},{\"carrier\":\"coconut\",\"share\":5}]}")
+        .andExpect(jsonPath("$.setsAtC").doesNotExist());
+    reckon(
+            "formula",
+            "{\"parts\":[{\"kind\":\"oil\",\"key\":\"olive\",\"massG\":50},{\"kind\":\"oil\",\"key\":\"coconut\",\"massG\":50}],\"target\":{\"hardness\":16}}")
+        .andExpect(jsonPath("$.setsAtC", Matchers.closeTo(19, 1.5)));
+  }
+
   /** A silence widens the ageing and leaves its figure where it was. */
   @Test
   void ageingIsAnsweredWithItsEnds() throws Exception {

@@ -85,8 +85,13 @@ final class Answers {
       List<Line> reckoning,
       List<CautionOut> cautions) {
 
-    /** What herb and oil take up. */
-    record Room(double bedMl, double voidMl, double coverMl) {}
+    /**
+     * What herb and oil take up.
+     *
+     * @param setsAtC where the oils as given begin to cloud, °C; absent where that is below 5 °C
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record Room(double bedMl, double voidMl, double coverMl, @Nullable Double setsAtC) {}
 
     /** The water that the herb brings. */
     record Water(double waterMl, double waterPercentOfOil) {}
@@ -214,8 +219,14 @@ final class Answers {
       List<Line> reckoning,
       List<CautionOut> cautions) {
 
-    /** How heavy and how much it is. */
-    record Amount(double densityGPerMl, double volumeMl) {}
+    /**
+     * How heavy and how much it is.
+     *
+     * @param setsAtC where its oils and butters as given begin to cloud, waxes ignored, °C; absent
+     *     where that is below 5 °C
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record Amount(double densityGPerMl, double volumeMl, @Nullable Double setsAtC) {}
   }
 
   record EachOil(String oil, double percent, double ceilingPercent, boolean ok) {}

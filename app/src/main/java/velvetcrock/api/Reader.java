@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -220,5 +221,10 @@ final class Reader {
     return problems.attempt(
         () ->
             new Trace(points.stream().map(p -> new Trace.Point(p.hours(), p.celsius())).toList()));
+  }
+
+  /** A number that may be missing. */
+  static @Nullable Double boxed(OptionalDouble number) {
+    return number.isPresent() ? number.getAsDouble() : null;
   }
 }

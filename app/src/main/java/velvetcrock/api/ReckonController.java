@@ -96,7 +96,10 @@ class ReckonController {
         charge.oilMl(),
         charge.oilMassG(),
         new Answers.Charge.Room(
-            charge.room().bedMl(), charge.room().voidMl(), charge.room().coverMl()),
+            charge.room().bedMl(),
+            charge.room().voidMl(),
+            charge.room().coverMl(),
+            Reader.boxed(order.carriers().setsNearC())),
         charge.coveringOilPerHerb(),
         charge.covers(),
         charge.topUpMl(),

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.CautionOut;
 import velvetcrock.api.Answers.Line;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.Drops.Where;
 import velvetcrock.core.making.Feel;
@@ -71,10 +72,11 @@ class ReckonProductController {
         formula.targetHardness(),
         formula.addition().map(Ingredient::massG).orElse(0.0),
         formula.addition().map(Ingredient::key).orElse(null),
-        new Answers.Formula.Amount(formula.densityGPerMl(), formula.volumeMl()),
+        new Answers.Formula.Amount(
+            formula.densityGPerMl(), formula.volumeMl(), Reader.boxed(setsAtC(parts))),
         formula.meltOrder(),
-        boxed(melt.oilPerWax()),
-        boxed(melt.asHardAsOilPerBeeswax()),
+        Reader.boxed(melt.oilPerWax()),
+        Reader.boxed(melt.asHardAsOilPerBeeswax()),
         formula.parts().stream()
             .map(p -> new Answers.PartOut(p.key(), p.massG(), 100 * p.massG() / formula.massG()))
             .toList(),
@@ -82,8 +84,17 @@ class ReckonProductController {
         CautionOut.of(cautions.of(ProductFacts.ofMelt(melt.oilPerWax().isPresent()))));
   }
 
-  private static @Nullable Double boxed(OptionalDouble number) {
-    return number.isPresent() ? number.getAsDouble() : null;
+  /** Where the oils and butters among the parts begin to cloud, °C. */
+  private OptionalDouble setsAtC(List<Ingredient> parts) {
+    List<CarrierBlend.Share> shares =
+        parts.stream()
+            .filter(p -> p.kind() == Ingredient.Kind.OIL || p.kind() == Ingredient.Kind.BUTTER)
+            .map(
+                p ->
+                    new CarrierBlend.Share(
+                        catalogues.current().carrier(p.key()), p.massG() / p.density()))
+            .toList();
+    return shares.isEmpty() ? OptionalDouble.empty() : new CarrierBlend(shares).setsNearC();
   }
 
   private List<Ingredient> parts(
