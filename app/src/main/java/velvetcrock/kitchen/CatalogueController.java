@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
@@ -86,7 +85,7 @@ class CatalogueController {
     model.addAttribute("catalogue", current);
     model.addAttribute("words", new CatalogueWords());
     model.addAttribute("allergens", OwnSafety.ALLERGENS);
-    model.addAttribute("hazards", new TreeMap<>(OwnSafety.HAZARDS));
+    model.addAttribute("hazards", OwnSafety.HAZARDS);
     model.addAttribute(
         "herbs", current.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute(

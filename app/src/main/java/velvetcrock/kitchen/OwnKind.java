@@ -55,8 +55,10 @@ public enum OwnKind {
   /** What becomes of what is left empty, for people. */
   public String hint() {
     return switch (this) {
-      case HERB -> "It takes its cautions and colours.";
-      case ESSENTIAL_OIL -> "It takes its cautions. Go by the sheet that came with the bottle.";
+      case HERB -> "It takes its colours and how it is drawn, never its dangers.";
+      case ESSENTIAL_OIL ->
+          "It takes its ceilings where you leave them empty, never its dangers. Go by the sheet that"
+              + " came with the bottle.";
       case CARRIER, WAX, POWDER -> "What you leave empty stays as with it.";
     };
   }

@@ -2,6 +2,8 @@ package velvetcrock.kitchen;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,18 +39,22 @@ record OwnSafety(@Nullable String edible, @Nullable String allergen, List<String
           UNKNOWN);
 
   /** What can be said of it besides, by code, with its words. */
-  static final Map<String, String> HAZARDS =
-      Map.ofEntries(
-          Map.entry("hot", "it burns"),
-          Map.entry("sun", "sun on treated skin"),
-          Map.entry("pregnancy-avoid", "not in pregnancy"),
-          Map.entry("salicylate", "salicylates, as in aspirin"),
-          Map.entry("pyrrolizidine", "harms the liver (pyrrolizidines)"),
-          Map.entry("skin-sensitising", "sensitises skin"),
-          Map.entry("resin-allergy", "resin"),
-          Map.entry("young-children-face", "not near small children’s faces"),
-          Map.entry("burns-under-bandage", "burns under a bandage"),
-          Map.entry(NONE, "none of these"));
+  static final Map<String, String> HAZARDS = hazardWords();
+
+  private static Map<String, String> hazardWords() {
+    Map<String, String> words = new LinkedHashMap<>();
+    words.put("hot", "it burns");
+    words.put("sun", "sun on treated skin");
+    words.put("pregnancy-avoid", "not in pregnancy");
+    words.put("salicylate", "salicylates, as in aspirin");
+    words.put("pyrrolizidine", "harms the liver");
+    words.put("skin-sensitising", "sensitises skin");
+    words.put("resin-allergy", "resin");
+    words.put("young-children-face", "not near small children’s faces");
+    words.put("burns-under-bandage", "burns under a bandage");
+    words.put(NONE, "none of these");
+    return Collections.unmodifiableMap(words);
+  }
 
   /** Checks what was typed, each at its field. */
   static OwnSafety of(OwnTyped typed, Problems problems) {
