@@ -1,10 +1,13 @@
 package velvetcrock.batch;
 
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
@@ -16,6 +19,8 @@ import velvetcrock.web.CatchUp;
 /** Moves the dates of bottles when the household changes the figures of what is in them. */
 @Component
 class BottlesReckonedAnew {
+  private static final Logger LOG = LoggerFactory.getLogger(BottlesReckonedAnew.class);
+
   private final BatchRepository batches;
   private final BottleBook book;
   private final BatchStates states;
@@ -42,16 +47,18 @@ class BottlesReckonedAnew {
   void upgraded() {
     catchUp.each(
         "select distinct household_id, batch_id from bottle where reckoned_by <> ?",
-        id ->
-            batches
-                .findById(id)
-                .ifPresent(
-                    batch ->
-                        book.keep(
-                            id,
-                            states.of(batch),
-                            "how fast oils age in heat and cold is reckoned anew")),
+        id -> batches.findById(id).ifPresent(this::reckonUpgraded),
         Bottle.RECKONED_BY);
+  }
+
+  /** A batch that cannot be reckoned keeps its dates, and is tried again at the next start. */
+  private void reckonUpgraded(Batch batch) {
+    try {
+      book.keep(
+          batch.id(), states.of(batch), "how fast oils age in heat and cold is reckoned anew");
+    } catch (Refused refused) {
+      LOG.warn("Bottles of {} keep their dates: {}", batch.code(), refused.getMessage());
+    }
   }
 
   /** Once the figures are stored and their connection given back. */
