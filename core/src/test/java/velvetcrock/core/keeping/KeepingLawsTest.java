@@ -10,6 +10,7 @@ import org.instancio.junit.Given;
 import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.heat.Ageing;
 import velvetcrock.core.heat.Trace;
@@ -186,6 +187,30 @@ class KeepingLawsTest {
 
     assertThat(Keeper.ownDate(List.of(good, old))).isEqualTo(CHARGED.plusDays(500));
     assertThat(Keeper.ownDate(List.of(good, counting))).isEqualTo(CHARGED.plusDays(10));
+  }
+
+  /** A date that would jump at 5 % says so below it. */
+  @ParameterizedTest
+  @CsvSource({"2, true", "4.9, true", "6, false"})
+  void aShareTooSmallToCountIsToldWhereTheDateWouldBeEarlier(double share, boolean told) {
+    KeepingOrder order =
+        new KeepingOrder(
+            CHARGED,
+            CHARGED.plusDays(30),
+            List.of(
+                new CarrierDates(
+                    CATALOGUE.carrier("olive"), 100 - share, CHARGED.plusDays(500), null, null),
+                new CarrierDates(
+                    CATALOGUE.carrier("hemp"), share, CHARGED.plusDays(60), null, null)),
+            HerbState.DRIED,
+            false,
+            Use.SKIN,
+            KeepingOrder.oneLeg(CHARGED, CHARGED.plusDays(30), Trace.none(), Light.DARK),
+            List.of(),
+            new Store(
+                Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE));
+
+    assertThat(Keeper.reckon(order).leftOut()).isEqualTo(told);
   }
 
   @Test

@@ -17,6 +17,8 @@ import org.instancio.junit.Given;
 import org.instancio.junit.InstancioSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.Charge;
@@ -316,6 +318,60 @@ class OutlookTest {
                   .startsWith("kitchen-");
               assertThat(r.obstacle(Obstacle.Kind.WET)).isEmpty();
             });
+  }
+
+  /** Keep away and ask first both bar a way that has to be safe for that person. */
+  @ParameterizedTest
+  @CsvSource({
+    "sage, PREGNANCY, pregnancy-stop",
+    "garlic, BABIES, not-for-baby",
+    "garlic, PETS, harms-pets",
+    "ginger, CHILDREN, not-for-child",
+    "ginger, OLDER_CHILDREN, ask-first",
+    "comfrey, NURSING, not-nursing",
+    "garlic, INTIMATE, not-intimate",
+    "heather, LIPS, lips-swallowed",
+    "yarrow, CHILDREN, ask-first"
+  })
+  void whatIsKeptFromSomebodyIsOfferedInNoWay(String herb, SafeFor whom, String code) {
+    Outlook outlook = Asked.of(new Want.Oil(200), 90).in(herb, "olive").safe(whom).look();
+
+    assertThat(outlook.routes())
+        .isNotEmpty()
+        .allSatisfy(
+            r -> {
+              assertThat(r.fits()).isFalse();
+              assertThat(r.obstacles()).extracting(Obstacle::thing).contains(code);
+            });
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = SafeFor.class,
+      names = {"BABIES", "CHILDREN", "OLDER_CHILDREN", "PREGNANCY", "NURSING", "LIPS"})
+  void whatNothingIsKnownAgainstIsStillOffered(SafeFor whom) {
+    assertThat(Asked.of(new Want.Oil(200), 90).in("calendula", "olive").safe(whom).look().routes())
+        .anyMatch(Route::fits);
+  }
+
+  /** What is dried brings no water; a wet way ruled out would take longer than it has. */
+  @Test
+  void aWayIsRuledOutAsWetOnlyWhereItWouldTakeLongerThanItHas() {
+    int ruledOut = 0;
+    for (String herb : List.of("chickweed", "basil", "dandelion", "cleavers", "lemon-balm")) {
+      for (double ml : new double[] {60, 400, 900, 3000}) {
+        for (int days : new int[] {1, 2, 60}) {
+          for (Route r : Asked.of(new Want.Oil(ml), days).in(herb, "olive").look().routes()) {
+            var wet = r.obstacle(Obstacle.Kind.STAYS_WET);
+            assertThat(wet.isPresent() && r.herb().state() == HerbState.DRIED).isFalse();
+            assertThat(wet.isPresent() && !r.method().heated()).isFalse();
+            wet.ifPresent(o -> assertThat(o.amount()).isGreaterThan(r.times().hours()));
+            ruledOut += wet.isPresent() ? 1 : 0;
+          }
+        }
+      }
+    }
+    assertThat(ruledOut).isPositive();
   }
 
   @Test
