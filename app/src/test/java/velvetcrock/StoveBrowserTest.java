@@ -30,6 +30,10 @@ class StoveBrowserTest extends BrowserPages {
         "/bench?jar=jar-500&amount=20+g&herbs%5B0%5D.herb=rosemary&herbs%5B0%5D.cut=CUT"
             + "&herbs%5B0%5D.state=DRIED&oils%5B0%5D.carrier=olive&method="
             + method);
+    // Shortly after midnight it would else stand on the heat on the day before it was charged.
+    page.getByLabel("Charged on")
+        .fill(
+            java.time.LocalDate.now(java.time.ZoneId.of("Europe/London")).minusDays(1).toString());
     page.getByLabel("Oil’s best-before").fill(java.time.LocalDate.now().plusMonths(9).toString());
     page.getByLabel("Jar and herb are clean and bone-dry").check();
     press(page, "Charge the jar");

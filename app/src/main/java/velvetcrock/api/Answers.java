@@ -250,6 +250,7 @@ final class Answers {
       double pull,
       double keepingSpentDays,
       LocalDate bestBefore,
+      LocalDate bestBeforeOnceDry,
       int handsOnMinutes,
       int checks,
       List<CautionOut> cautions) {}

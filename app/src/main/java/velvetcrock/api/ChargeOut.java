@@ -12,6 +12,7 @@ import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Cut;
@@ -114,7 +115,8 @@ record ChargeOut(
       @Nullable SpiritOut spirit,
       @Nullable String again,
       List<String> read,
-      @Nullable TrialOut trial) {
+      @Nullable TrialOut trial,
+      @Nullable Purpose forWhom) {
     static MannerOut of(Manner manner) {
       return new MannerOut(
           manner.blended(),
@@ -129,8 +131,8 @@ record ChargeOut(
           manner.read(),
           manner.trial() == null
               ? null
-              : new TrialOut(
-                  manner.trial().id(), manner.trial().words(), manner.trial().aimDays()));
+              : new TrialOut(manner.trial().id(), manner.trial().words(), manner.trial().aimDays()),
+          manner.forWhom());
     }
   }
 

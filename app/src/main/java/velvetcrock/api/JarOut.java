@@ -7,6 +7,7 @@ import velvetcrock.api.ChargeOut.StandOut;
 import velvetcrock.api.ChargeOut.VesselOut;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Bubbles;
+import velvetcrock.core.batch.InOil;
 import velvetcrock.core.batch.Observations;
 import velvetcrock.core.batch.OffSmell;
 import velvetcrock.core.batch.Scent;
@@ -59,7 +60,8 @@ record JarOut(
       @Nullable Boolean crisp,
       @Nullable Scent scent,
       @Nullable OffSmell offSmell,
-      boolean lookAgain) {
+      boolean lookAgain,
+      InOilOut oil) {
     static SeenOut of(Observations seen) {
       return new SeenOut(
           seen.covered(),
@@ -70,7 +72,20 @@ record JarOut(
           seen.crisp(),
           seen.scent(),
           seen.offSmell(),
-          seen.lookAgain());
+          seen.lookAgain(),
+          InOilOut.of(seen.oil()));
+    }
+  }
+
+  /** What was last seen of water in the oil. */
+  record InOilOut(
+      @Nullable Boolean still,
+      @Nullable Double stillAtC,
+      @Nullable Boolean waterLayer,
+      @Nullable Boolean cloudy,
+      @Nullable Boolean clear) {
+    static InOilOut of(InOil oil) {
+      return new InOilOut(oil.still(), oil.stillAtC(), oil.waterLayer(), oil.cloudy(), oil.clear());
     }
   }
 

@@ -103,7 +103,8 @@ class ReckonPlanController {
         way.days().inTime(),
         way.pull(),
         way.keepingSpentDays(),
-        way.bestBefore(),
+        way.keeps().bestBefore(),
+        way.keeps().onceDry(),
         way.handsOnMinutes(),
         way.checks(),
         CautionOut.of(way.cautions()));

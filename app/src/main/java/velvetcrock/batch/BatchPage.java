@@ -106,6 +106,7 @@ class BatchPage {
     model.addAttribute("view", view);
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
+    model.addAttribute("warmTyped", form.oil().warm());
     model.addAttribute(
         "grossTyped", "pot-weighed".equals(form.kind()) ? form.measured().gross() : "");
     model.addAttribute(

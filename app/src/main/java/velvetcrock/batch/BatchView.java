@@ -24,6 +24,7 @@ import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.core.yield.Yield;
 import velvetcrock.web.CautionsView;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /**
@@ -125,7 +126,7 @@ record BatchView(
         CautionsView.of(
             cautions.forBottle(
                 reckoning.order(),
-                state.charge().use(),
+                state.charge().purpose(),
                 state.strained() == null ? Set.of() : reckoning.hazards()),
             stages(state),
             state.charge().manner().read()),
@@ -136,10 +137,18 @@ record BatchView(
             && state.strained().how().settles()
             && !Boolean.TRUE.equals(state.remains().settled()),
         RestView.of(state, fmt, now),
-        state.strained() != null || state.status() == Status.THROWN_OUT
-            ? null
-            : LeavingView.of(state, reckoning, fmt),
+        leaving(state, reckoning, fmt),
         BalanceView.of(state, reckoning, fmt));
+  }
+
+  /** How far it is driven dry: in its jar, and after the cloth while signs can still show it. */
+  private static @Nullable LeavingView leaving(
+      BatchState state, BatchReckoning reckoning, Formats fmt) {
+    return switch (state.status()) {
+      case RESTING, INFUSING -> LeavingView.of(state, reckoning, fmt);
+      case STRAINED -> reckoning.wet() ? LeavingView.of(state, reckoning, fmt) : null;
+      case BOTTLED, FINISHED, THROWN_OUT -> null;
+    };
   }
 
   /** What can be done about a batch as it stands. */
@@ -172,6 +181,7 @@ record BatchView(
                     : "")));
     facts.add(new Fact("Ratio", fmt.ratio(standing.oilPerHerb()) + " by weight to volume"));
     facts.add(new Fact("Vessel", state.vessel().name()));
+    facts.add(new Fact("For", EnumWords.of(charge.purpose())));
     facts.addAll(lots);
     if (state.strained() == null) {
       Expression expression = reckoning.usualExpression();

@@ -31,6 +31,7 @@ import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.Noted;
 import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilLooked;
 import velvetcrock.core.batch.OilPoured;
 import velvetcrock.core.batch.PotWeighed;
 import velvetcrock.core.batch.PutOnHeat;
@@ -117,6 +118,11 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
   @Override
   public Told looked(Looked event) {
     return new Told("Looked", sights(event));
+  }
+
+  @Override
+  public Told oilLooked(OilLooked event) {
+    return new Told("Looked for water in the oil", inOil(event));
   }
 
   @Override
@@ -382,6 +388,21 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
     add(seen, e.mould(), "mould", "no mould");
     add(seen, e.translucent(), "herb translucent", "herb not yet translucent");
     add(seen, e.crisp(), "herb crisp", "herb not crisp");
+    return String.join(", ", seen);
+  }
+
+  private String inOil(OilLooked e) {
+    List<String> seen = new ArrayList<>();
+    add(seen, e.still(), "no bubble for 20 minutes", "bubbles rise");
+    if (e.atC() != null) {
+      seen.add("at " + fmt.degrees(e.atC()));
+    }
+    add(seen, e.crisp(), "herb crisp", "herb not crisp");
+    add(seen, e.waterLayer(), "water under it", "no water under it");
+    add(seen, e.cloudy(), "cloudy", "clear");
+    if (e.overnight()) {
+      seen.add("after a night");
+    }
     return String.join(", ", seen);
   }
 

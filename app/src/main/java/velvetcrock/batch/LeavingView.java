@@ -7,6 +7,7 @@ import velvetcrock.core.Reckoning;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Leaving;
+import velvetcrock.core.jar.DrySigns;
 import velvetcrock.core.moisture.WeighingDown;
 import velvetcrock.web.Coordinates;
 import velvetcrock.web.Formats;
@@ -21,6 +22,8 @@ import velvetcrock.web.Formats;
  * @param done whether all of it has
  * @param line the weighings as a line in a frame of 300 by 80, from all to nothing left
  * @param dots the weighings as dots on it
+ * @param signs what shows it dry where no scale does; empty where it is shown
+ * @param weighable whether it still stands in its vessel, so that it can be weighed
  * @param reckoning how the target was found; null before the first weighing
  */
 public record LeavingView(
@@ -31,7 +34,17 @@ public record LeavingView(
     boolean done,
     String line,
     String dots,
+    List<SignOfDryness> signs,
+    boolean weighable,
     @Nullable Reckoning reckoning) {
+
+  /**
+   * A sign that it is dry.
+   *
+   * @param says what it says so far
+   * @param seen whether it shows it dry
+   */
+  public record SignOfDryness(String name, String says, boolean seen) {}
 
   private static final double WIDTH = 300;
   private static final double HEIGHT = 80;
@@ -53,10 +66,12 @@ public record LeavingView(
     return new LeavingView(
         spirit ? "Weighing the spirit out" : "Weighing the water out",
         leaving.done()
-            ? "Driven dry: all that had to leave has left."
+            ? leaving.weighedDry()
+                ? "Driven dry: all that had to leave has left."
+                : "Shown dry by all three signs."
             : fmt.percent(share)
                 + " gone, "
-                + fmt.g(leaving.mustLeaveG() - leaving.goneG())
+                + fmt.g(leaving.leftG())
                 + " of "
                 + what
                 + " still to leave",
@@ -65,7 +80,34 @@ public record LeavingView(
         leaving.done(),
         line(points),
         dots(points),
+        leaving.done() ? List.of() : signs(leaving.signs(), fmt),
+        state.strained() == null,
         leaving.now().map(WeighingDown::reckoning).orElse(null));
+  }
+
+  private static List<SignOfDryness> signs(DrySigns signs, Formats fmt) {
+    return List.of(
+        sign(
+            "No bubble for 20 minutes at " + fmt.degrees(DrySigns.HOT_C) + " or more",
+            signs.still(),
+            "bubbles rise"),
+        sign("The herb is crisp", signs.crisp(), "it is soft"),
+        sign(
+            "No water and no haze under the oil after a night",
+            signs.clear(),
+            "water or a haze was seen"));
+  }
+
+  private static SignOfDryness sign(String name, DrySigns.Says says, String against) {
+    return new SignOfDryness(
+        name,
+        switch (says) {
+          case UNSEEN -> "not looked at yet";
+          case NO -> against;
+          case SAYS_NOTHING -> "seen, but in oil too cool, or not hot for long enough, to count";
+          case YES -> "seen";
+        },
+        says == DrySigns.Says.YES);
   }
 
   private static String detail(BatchState state, Leaving leaving, Formats fmt) {
@@ -76,11 +118,11 @@ public record LeavingView(
             + " that has to leave; what is water of it is "
             + fmt.number(leaving.waterPercentOfOil(), 1)
             + " % of the oil, and oil holds about 0.1 %.";
+    if (leaving.done() || state.strained() != null) {
+      return brought;
+    }
     if (now == null) {
       return brought + " Put vessel and all on the scale for a start.";
-    }
-    if (leaving.done()) {
-      return brought;
     }
     BatchState.Weighed last = state.weighings().get(state.weighings().size() - 1);
     String forecast =

@@ -24,6 +24,7 @@ import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.Noted;
 import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilLooked;
 import velvetcrock.core.batch.OilPoured;
 import velvetcrock.core.batch.PotWeighed;
 import velvetcrock.core.batch.Scent;
@@ -42,6 +43,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.Temperatures;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
@@ -52,12 +54,12 @@ import velvetcrock.web.Typed;
  * @param kind the kind of entry
  * @param happened when, as a date and time of the household; empty for now
  * @param look what was seen
+ * @param oil what was seen of water in the oil
  * @param smell what was smelled
  * @param measured what was measured
  * @param words what was written
  * @param even whether the resting herb is evenly damp
  * @param jar key of the vessel that it goes into
- * @param what what was left behind when the oil was poured off
  * @param back what is said on looking back
  * @param key names the entry, so that a second tap writes it once
  */
@@ -65,13 +67,13 @@ record LogForm(
     @Nullable String kind,
     @Nullable String happened,
     @Flat Look look,
+    @Flat InOil oil,
     @Flat Smell smell,
     @Flat Measured measured,
     @Nullable String place,
     @Flat Words words,
     @Nullable String even,
     @Nullable String jar,
-    @Nullable String what,
     @Flat Back back,
     @Nullable String key) {
 
@@ -84,6 +86,40 @@ record LogForm(
       @Nullable String translucent,
       @Nullable String crisp) {}
 
+  /**
+   * What was seen of water in the oil: three signs that show it dry, and what speaks against it.
+   *
+   * @param still set where no bubble rose for twenty minutes
+   * @param warm how warm the oil was then
+   * @param crispNow set where the herb is crisp
+   * @param clear set where there was no water and no haze under it after a night
+   * @param water set where water or a haze was seen
+   */
+  record InOil(
+      @Nullable String still,
+      @Nullable String warm,
+      @Nullable String crispNow,
+      @Nullable String clear,
+      @Nullable String water) {
+    private OilLooked looked() {
+      boolean dry = clear != null;
+      boolean wet = water != null;
+      if (dry && wet) {
+        throw new Refused("clear", "Clear, or water under it: one of the two.");
+      }
+      if (still != null && Typed.text(warm).isEmpty()) {
+        throw new Refused("warm", "How warm was the oil? In cool oil no bubble says nothing.");
+      }
+      return new OilLooked(
+          still == null ? null : true,
+          still == null ? null : Temperatures.read(Typed.text(warm)),
+          crispNow == null ? null : true,
+          dry ? Boolean.FALSE : wet ? true : null,
+          dry ? Boolean.FALSE : null,
+          dry);
+    }
+  }
+
   /** What was smelled. */
   record Smell(@Nullable String scent, @Nullable String off) {}
 
@@ -91,8 +127,9 @@ record LogForm(
    * What was measured.
    *
    * @param gross what vessel and all weigh
+   * @param what what was left behind when the oil was poured off
    */
-  record Measured(@Nullable String amount, @Nullable String gross) {}
+  record Measured(@Nullable String amount, @Nullable String gross, @Nullable String what) {}
 
   /** What was written. */
   record Words(@Nullable String text, @Nullable String reason) {}
@@ -130,6 +167,7 @@ record LogForm(
       case "bath-topped-up" -> new BathToppedUp();
       case "taken-off-heat" -> new TakenOffHeat();
       case "looked" -> looked();
+      case "oil-looked" -> oil.looked();
       case "smelled" -> smelled();
       case "topped-up" -> {
         double ml = amount(kitchen, carriers);
@@ -146,7 +184,7 @@ record LogForm(
       case "marc-weighed" -> new MarcWeighed(grossG(kitchen), Typed.text(measured.gross()));
       case "decanted" ->
           new Decanted(
-              Typed.named(Leaving.class, what, "what"),
+              Typed.named(Leaving.class, measured.what(), "what"),
               grossG(kitchen),
               Typed.text(measured.gross()),
               Typed.text(measured.amount()).isEmpty() ? null : amount(kitchen, carriers));

@@ -137,9 +137,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
     BatchReckoning.Leaving leaving = known.reckoning().leaving().orElseThrow();
     return leaving.done()
         ? "what had to leave has left"
-        : "about "
-            + known.fmt().g(leaving.mustLeaveG() - leaving.goneG())
-            + " of water or spirit has still to leave";
+        : "about " + known.fmt().g(leaving.leftG()) + " of water or spirit has still to leave";
   }
 
   private static String pull(Basis known) {

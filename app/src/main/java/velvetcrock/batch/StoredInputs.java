@@ -18,6 +18,7 @@ import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Straining;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
@@ -92,14 +93,16 @@ final class StoredInputs {
       @Nullable SpiritInData spirit,
       @Nullable String again,
       List<String> read,
-      @Nullable InTrialData trial) {
+      @Nullable InTrialData trial,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Purpose forWhom) {
     static MannerData of(Manner v) {
       return new MannerData(
           v.blended(),
           v.spirit() == null ? null : SpiritInData.of(v.spirit()),
           v.again(),
           v.read(),
-          v.trial() == null ? null : InTrialData.of(v.trial()));
+          v.trial() == null ? null : InTrialData.of(v.trial()),
+          v.forWhom());
     }
 
     Manner value() {
@@ -108,7 +111,8 @@ final class StoredInputs {
           spirit == null ? null : spirit.value(),
           again,
           read,
-          trial == null ? null : trial.value());
+          trial == null ? null : trial.value(),
+          forWhom);
     }
   }
 

@@ -22,6 +22,7 @@ import velvetcrock.core.batch.JarEvent;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilLooked;
 import velvetcrock.core.batch.OilPoured;
 import velvetcrock.core.batch.PotWeighed;
 import velvetcrock.core.batch.Scent;
@@ -84,6 +85,11 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
   @Override
   default StoredEvent<BatchEvent> looked(Looked event) {
     return LookedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> oilLooked(OilLooked event) {
+    return OilLookedData.of(event);
   }
 
   @Override
@@ -208,6 +214,29 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
     @Override
     public BatchEvent event() {
       return new PotWeighed(grossG, text);
+    }
+  }
+
+  @Kind(
+      name = "oil-looked",
+      says = "The oil was looked at for water, in the pot or after the cloth.",
+      door = Door.ANYBODY)
+  record OilLookedData(
+      @Nullable Boolean still,
+      @Nullable Double atC,
+      @Nullable Boolean crisp,
+      @Nullable Boolean waterLayer,
+      @Nullable Boolean cloudy,
+      boolean overnight)
+      implements StoredEvent<BatchEvent> {
+    static OilLookedData of(OilLooked e) {
+      return new OilLookedData(
+          e.still(), e.atC(), e.crisp(), e.waterLayer(), e.cloudy(), e.overnight());
+    }
+
+    @Override
+    public BatchEvent event() {
+      return new OilLooked(still, atC, crisp, waterLayer, cloudy, overnight);
     }
   }
 

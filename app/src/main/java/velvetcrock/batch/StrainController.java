@@ -148,6 +148,7 @@ class StrainController {
     model.addAttribute("batch", batch);
     model.addAttribute("jar", JarView.of(batch, catalogues.current(), fmt, 1.6));
     model.addAttribute("early", early(batch, reckoning, fmt));
+    model.addAttribute("askWater", askWater(batch, reckoning, fmt));
     model.addAttribute("ways", ways);
     model.addAttribute(
         "steps",
@@ -211,6 +212,18 @@ class StrainController {
                   .orElse("it has had no oil yet.");
       case OPEN, USUAL, PAST -> null;
     };
+  }
+
+  /** Why it is asked what is seen in the oil; null where it is strained in its time and dry. */
+  private static @Nullable String askWater(
+      BatchRecord batch, BatchReckoning reckoning, Formats fmt) {
+    if (reckoning.holdsWater()) {
+      return "It has not been shown dry: as it is, it keeps 14 days in the fridge. Water that you see is"
+          + " told on its bottle and on all that is made of it.";
+    }
+    return early(batch, reckoning, fmt) == null
+        ? null
+        : "Strained early: what is seen now goes with it to its bottle and to all that is made of it.";
   }
 
   private String bottlePage(BatchRecord batch, BottlingForm form, FieldErrors errors, Model model) {

@@ -17,6 +17,7 @@ import velvetcrock.core.batch.BottleIn;
 import velvetcrock.core.batch.Bottled;
 import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.OilLooked;
 import velvetcrock.core.batch.Strained;
 import velvetcrock.core.batch.Straining;
 import velvetcrock.core.charge.Amounts;
@@ -74,6 +75,7 @@ class StrainService {
         Typed.blank(form.marc())
             ? null
             : problems.attempt("marc", () -> grams(Typed.text(form.marc()), house));
+    Optional<OilLooked> saw = problems.attempt("nothing", () -> form.saw().looked());
     boolean dated = reckoning.carrierDatesKnown();
     LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
     LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
@@ -97,6 +99,7 @@ class StrainService {
     Instant at = on == null ? null : moment(on, house);
     String key = Optional.ofNullable(form.key()).orElse("");
     Written written = acts.append(batch.code(), event, at, null, key);
+    saw.ifPresent(look -> acts.append(batch.code(), look, at, null, key + ":saw"));
     if (marcG != null) {
       BatchEvent marc = new MarcWeighed(marcG, Typed.text(form.marc()));
       acts.append(batch.code(), marc, at, null, key + ":marc");

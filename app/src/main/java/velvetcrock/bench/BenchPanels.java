@@ -20,6 +20,7 @@ import velvetcrock.core.heat.SunnyDay;
 import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
@@ -39,7 +40,6 @@ import velvetcrock.web.MethodWords;
  * blending.
  */
 final class BenchPanels {
-  private static final double FRIDGE_C = 4;
   private static final double HOURS_PER_DAY = 24;
   private static final double COOLEST_HOUR = 6;
   private static final double WARMEST_HOUR = 14;
@@ -113,10 +113,10 @@ final class BenchPanels {
               "method=WARM"));
     }
     boolean edible = plan.wish().portions().stream().allMatch(h -> h.herb().edible());
-    if (edible && (!eaten || plan.wish().drawsAtC() > FRIDGE_C)) {
+    if (edible && (!eaten || plan.wish().drawsAtC() > Store.Place.FRIDGE.celsius())) {
       String fridge =
           bench.places().stream()
-              .filter(p -> p.celsius() <= FRIDGE_C)
+              .filter(p -> p.celsius() <= Store.Place.FRIDGE.celsius())
               .findFirst()
               .map(p -> ";method=;place=" + p.id())
               .orElse("");
@@ -144,14 +144,26 @@ final class BenchPanels {
                 leaves(),
                 new Fact(
                     "Keeps",
-                    eaten ? "4 days from today, in the fridge" : "14 days, in the fridge",
+                    eaten
+                        ? "4 days from today in the fridge; frozen at once, 3 months"
+                        : "14 days, in the fridge",
                     eaten
                         ? "whatever is done to it"
                         : "until the scale shows it dry, or three signs do: no bubble for 20 minutes at"
-                            + " 60 °C, herb crisp, no water under it after a night; then as one of"
-                            + " dried herb")),
+                            + " 60 °C, herb crisp, no water under it after a night; "
+                            + onceDry())),
             ways,
             null));
+  }
+
+  /** What it keeps once it is shown dry, as far as the dates of the oil are known. */
+  private String onceDry() {
+    return plan.beside().heats().stream()
+        .flatMap(c -> c.ways().stream())
+        .filter(w -> w.method() == plan.wish().method() && w.keeps().toBeShown())
+        .findFirst()
+        .map(w -> "then until about " + fmt.fullDate(w.keeps().onceDry()))
+        .orElse("then as one of dried herb");
   }
 
   /** What of the water can leave in the hours of the method. */

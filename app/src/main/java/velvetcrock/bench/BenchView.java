@@ -31,6 +31,7 @@ import velvetcrock.core.yield.Strainer;
 import velvetcrock.drawer.LotWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
+import velvetcrock.web.PromiseWords;
 
 /**
  * What the bench shows of a plan, ready to be set down.
@@ -224,7 +225,7 @@ record BenchView(
     rows.add(row("Pull, an estimate", ways, w -> fmt.pull(w.pull())));
     rows.add(row("Ready after", ways, w -> fmt.days(Math.round(w.hours() / 24))));
     rows.add(row("Keeping spent", ways, w -> fmt.days(Math.round(w.keepingSpentDays()))));
-    rows.add(row("Good until, cool and dark", ways, w -> fmt.shortDate(w.bestBefore())));
+    rows.add(row("Keeping, cool and dark", ways, w -> PromiseWords.keepsTo(w.keeps(), fmt)));
     rows.add(row("Work", ways, w -> w.handsOnMinutes() + " min, " + w.checks() + " looks"));
     return new Versus(List.of("Without spirit", "With spirit"), rows);
   }

@@ -20,6 +20,7 @@ import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.caution.Caution;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.plans.Planned;
@@ -125,7 +126,8 @@ class Charging {
             spirit(plan, fill.share()),
             wish.again().isEmpty() ? null : wish.again(),
             said.read(),
-            trial));
+            trial,
+            wish.purpose() == Purpose.of(wish.use()) ? null : wish.purpose()));
   }
 
   private static HerbIn herb(Wish.InHerb herb, double share) {

@@ -17,9 +17,9 @@ import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Strained;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.jar.BatchReckoning;
-import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Place;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /**
@@ -91,7 +91,7 @@ record Remarks(
             spirit == null ? null : plain(spirit.massG() / charge.herbMassG().middle()),
             null),
         new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()), place),
-        charge.use().name(),
+        charge.purpose().name(),
         null,
         null);
   }
@@ -168,7 +168,7 @@ record Remarks(
         "slurry",
         charge.manner().blended() ? "blended" : "poured",
         wish.blended() ? "blended" : "poured");
-    compare(changed, "use", use(charge.use()), use(wish.use()));
+    compare(changed, "use", EnumWords.of(charge.purpose()), EnumWords.of(wish.purpose()));
     return List.copyOf(changed);
   }
 
@@ -198,10 +198,6 @@ record Remarks(
                 .map(c -> new CarrierBlend.Share(catalogue.carrier(c.carrier()), c.share()))
                 .toList())
         .names();
-  }
-
-  private static String use(Use use) {
-    return use == Use.SKIN ? "skin" : "kitchen";
   }
 
   private static String word(Enum<?> value) {

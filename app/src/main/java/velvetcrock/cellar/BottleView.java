@@ -215,6 +215,7 @@ record BottleView(
 
   private static String change(Change change) {
     return switch (change) {
+      case FREEZER -> "In the freezer";
       case FRIDGE -> "In the fridge";
       case COOL -> "In a cool cupboard";
       case AMBER -> "In amber glass";

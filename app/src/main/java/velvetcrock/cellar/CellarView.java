@@ -325,6 +325,7 @@ record CellarView(
 
   static String place(Store.Place place) {
     return switch (place) {
+      case FREEZER -> "in the freezer";
       case FRIDGE -> "in the fridge";
       case COOL -> "cool cupboard";
       case ROOM -> "in the room";

@@ -52,7 +52,7 @@ public class Places {
   /**
    * Puts up a plank.
    *
-   * @param celsius how warm it is there, °C, −10 to 60
+   * @param celsius how warm it is there, °C, −30 to 60
    * @throws Refused at {@code placeName} or {@code celsius}
    */
   @Transactional
@@ -60,7 +60,7 @@ public class Places {
     Problems problems = new Problems();
     String called = Named.of(problems, "placeName", name);
     problems.require(
-        celsius >= -10 && celsius <= 60, "celsius", "A place is between −10 and 60 °C warm.");
+        celsius >= -30 && celsius <= 60, "celsius", "A place is between −30 and 60 °C warm.");
     List<Place> present = all();
     problems.require(
         present.stream().noneMatch(p -> p.name().equalsIgnoreCase(called)),

@@ -51,7 +51,8 @@ class HeldBottle {
         fmt.fullDate(bottle.bestBefore()),
         bottle.bestBefore().isBefore(fmt.today()),
         bottle.bottle().goneAt() != null || bottle.bottle().spoiled(),
-        cautions.forBottle(reckoning.order(), batch.state().charge().use(), reckoning.hazards()));
+        cautions.forBottle(
+            reckoning.order(), batch.state().charge().purpose(), reckoning.hazards()));
   }
 
   /** Makes the codes of a bottle open nothing any more; answers its page. */

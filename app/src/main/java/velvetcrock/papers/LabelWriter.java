@@ -13,6 +13,7 @@ import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.jar.BatchReckoning;
@@ -22,6 +23,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.papers.LabelText.Run;
 import velvetcrock.papers.LabelText.Style;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
 
 /** Writes what a bottle's label says. It makes no medical claim. */
@@ -56,7 +58,7 @@ class LabelWriter {
     Formats fmt = households.formats(households.current());
     BatchState state = bottle.batch().state();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
-    Use use = state.charge().use();
+    Purpose purpose = state.charge().purpose();
     LabelText.Writing writing = new LabelText.Writing();
     writing
         .add(new Run(bottle.code() + "  " + reckoning.herbNames(), Style.NAME))
@@ -74,7 +76,7 @@ class LabelWriter {
             new Run(date(fmt.date(Objects.requireNonNull(state.strainedAt())), fmt), Style.BOLD),
             new Run(", best before ", Style.PLAIN),
             new Run(date(bottle.bestBefore(), fmt), Style.BOLD))
-        .add(Style.BOLD, use(use));
+        .add(Style.BOLD, use(purpose));
     String allergens = allergens(reckoning.carriers());
     if (!allergens.isEmpty()) {
       writing.add(
@@ -83,7 +85,7 @@ class LabelWriter {
           new Run(".", Style.PLAIN));
     }
     if (extras.cautions()) {
-      mattering(reckoning, use).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
+      mattering(reckoning, purpose).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
     }
     if (extras.inci()) {
       writing.add(Style.PLAIN, "INCI: " + inci(reckoning, bottle.bottle()) + ".");
@@ -97,15 +99,18 @@ class LabelWriter {
   }
 
   /** The cautions that whoever holds the bottle should know. */
-  private List<Caution> mattering(BatchReckoning reckoning, Use use) {
-    return cautions.forBottle(reckoning.order(), use, reckoning.hazards()).stream()
+  private List<Caution> mattering(BatchReckoning reckoning, Purpose purpose) {
+    return cautions.forBottle(reckoning.order(), purpose, reckoning.hazards()).stream()
         .filter(c -> c.level() != Caution.Level.NOTE)
         .toList();
   }
 
   /** What it is for and what not. */
-  private static String use(Use use) {
-    return use == Use.SKIN ? "For the skin. Not for eating." : "For eating. Keep in the fridge.";
+  private static String use(Purpose purpose) {
+    return purpose.use() == Use.KITCHEN
+        ? "For eating. Keep in the fridge."
+        : (purpose == Purpose.SKIN ? "For the skin" : "For: " + EnumWords.of(purpose))
+            + ". Not for eating.";
   }
 
   /** Botanical names, the heaviest herb first. */

@@ -26,6 +26,7 @@ import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.outlook.Span;
 import velvetcrock.core.outlook.Supply;
+import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.drawer.Promises;
@@ -41,7 +42,6 @@ class Larder {
   /** Jars that are free in the last weeks before a day are free for it. */
   private static final int WEEKS_THAT_COUNT = 6;
 
-  private static final double USUAL_ABV = 96;
   private static final double AN_EMPTY_LOT = 1e-6;
 
   private final Drawer drawer;
@@ -79,7 +79,7 @@ class Larder {
             .map(l -> l.lot().details().abvPercent())
             .filter(abv -> abv != null)
             .findFirst()
-            .orElse(USUAL_ABV),
+            .orElse(SpiritStep.USUAL_ABV),
         jars(plans, house, now, asked.by()),
         appliances.all().stream().map(Appliances.Owned::kind).collect(Collectors.toSet()));
   }

@@ -18,7 +18,6 @@ import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.outlook.Obstacle;
 import velvetcrock.core.outlook.Outlook;
 import velvetcrock.core.outlook.Route;
@@ -27,6 +26,7 @@ import velvetcrock.core.outlook.Span;
 import velvetcrock.core.outlook.Step;
 import velvetcrock.core.outlook.Timetable;
 import velvetcrock.web.Formats;
+import velvetcrock.web.PromiseWords;
 import velvetcrock.web.TimeAxis;
 
 /**
@@ -263,11 +263,7 @@ record OutlookView(
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
       facts.add("pull " + fmt.pull(route.outcome().pull()));
       facts.add(work(timetable));
-      boolean wet = route.herb().state() != HerbState.DRIED && route.method().heated();
-      facts.add(
-          (wet ? "once shown dry, keeps to " : "keeps to ")
-              + fmt.shortDate(route.outcome().bestBefore())
-              + (wet ? "; until then 14 days in the fridge" : ""));
+      facts.add(PromiseWords.keepsTo(route.outcome().keeps(), fmt));
       if (route.bill().minor() >= 1) {
         facts.add(money(route));
       }
@@ -319,7 +315,7 @@ record OutlookView(
                       route.outcome().keepingSpentDays(),
                       route.outcome().keepingSpentDays() < 10 ? 1 : 0)
                   + " days spent",
-              "good until " + fmt.fullDate(route.outcome().bestBefore())));
+              PromiseWords.goodUntil(route.outcome().keeps(), fmt)));
       if (route.bill().minor() >= 1) {
         facts.add(
             new Fact(

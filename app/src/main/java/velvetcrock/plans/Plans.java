@@ -213,7 +213,7 @@ public class Plans {
         asked.safeFor().stream().sorted().toList(),
         new PlanDetails.PlanOutcome(
             route.outcome().pull(),
-            route.outcome().bestBefore(),
+            route.outcome().keeps().onceDry(),
             Math.round(route.bill().minor()),
             route.bill().unpriced()));
   }

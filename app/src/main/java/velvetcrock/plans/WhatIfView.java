@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import velvetcrock.core.outlook.WhatIf;
 import velvetcrock.web.Formats;
+import velvetcrock.web.PromiseWords;
 
 /**
  * What the sliders come to, as three drawings with the pinned ones beside: pull over time, keeping
@@ -85,8 +86,8 @@ record WhatIfView(
         ? "The oil is solid: it draws nothing"
         : "Pull "
             + fmt.pull(result.at().pull())
-            + "; then keeps "
-            + fmt.days(result.at().keepsDays());
+            + "; then "
+            + PromiseWords.keepsFor(result.at().keeps(), fmt);
   }
 
   private static String underline(WhatIf result, Formats fmt) {
@@ -128,7 +129,7 @@ record WhatIfView(
     return new Curves(
         tried.form().pinned(),
         tried.words(),
-        "pulls " + fmt.percent(at.pull()) + ", keeps " + fmt.days(at.keepsDays()),
+        "pulls " + fmt.percent(at.pull()) + ", " + PromiseWords.keepsFor(at.keeps(), fmt),
         colour,
         path(curve, WhatIfView::timeX, p -> y(p.pull(), 1)),
         path(curve, WhatIfView::timeX, p -> y(p.keepsDays(), top)),

@@ -118,6 +118,7 @@ class StoveController {
     model.addAttribute("page", PotPage.of(state, heat, fmt, fmt.now()));
     model.addAttribute("leaving", LeavingView.of(state, heat.reckoning(), fmt));
     model.addAttribute("grossTyped", "");
+    model.addAttribute("warmTyped", "");
     model.addAttribute("infusing", state.status() == BatchState.Status.INFUSING);
     model.addAttribute("stint", state.heat().now().orElse(null));
     model.addAttribute("twoStage", state.charge().method() == Method.TWO_STAGE);

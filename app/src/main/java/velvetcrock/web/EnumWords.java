@@ -49,6 +49,7 @@ public final class EnumWords {
   /** Where a bottle stands. */
   public static String of(Store.Place place) {
     return switch (place) {
+      case FREEZER -> "freezer";
       case FRIDGE -> "fridge";
       case COOL -> "cool cupboard";
       case ROOM -> "room";

@@ -19,6 +19,8 @@ public final class KeepingWords {
       case FREE_WATER ->
           "Water decides: with free water in it, it keeps 14 days in the fridge and not at all elsewhere.";
       case KITCHEN_FRESH -> "Fresh herb for eating: four days from charging, in the fridge.";
+      case KITCHEN_FROZEN ->
+          "Fresh herb for eating, frozen: three months, and what is left of its four days once it thaws.";
       case KITCHEN_DRIED -> "Dried herb for eating: three months in the fridge.";
       case STOOD_WARM -> "It stood warmer than the fridge for over two hours: throw it out.";
       case KITCHEN_NOT_IN_FRIDGE -> "Oil for eating is kept in the fridge and nowhere else.";

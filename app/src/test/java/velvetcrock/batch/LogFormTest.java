@@ -31,6 +31,7 @@ import velvetcrock.core.batch.MarcWeighed;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.Noted;
 import velvetcrock.core.batch.OffSmell;
+import velvetcrock.core.batch.OilLooked;
 import velvetcrock.core.batch.OilPoured;
 import velvetcrock.core.batch.PotWeighed;
 import velvetcrock.core.batch.Shaken;
@@ -75,6 +76,28 @@ class LogFormTest {
         entry(new BathToppedUp(), "kind", "bath-topped-up"),
         entry(new TakenOffHeat(), "kind", "taken-off-heat"),
         entry(new StoodClear(), "kind", "stood-clear"),
+        entry(
+            new OilLooked(true, 62.0, true, null, null, false),
+            "kind",
+            "oil-looked",
+            "still",
+            "yes",
+            "warm",
+            "62 C",
+            "crispNow",
+            "yes"),
+        entry(
+            new OilLooked(null, null, null, false, false, true),
+            "kind",
+            "oil-looked",
+            "clear",
+            "yes"),
+        entry(
+            new OilLooked(null, null, null, true, null, false),
+            "kind",
+            "oil-looked",
+            "water",
+            "yes"),
         entry(new DampChecked(true), "kind", "damp-even"),
         entry(new DampChecked(false), "kind", "damp-checked", "even", "no"),
         entry(new Moved(SHELF), "kind", "moved", "place", "p"),

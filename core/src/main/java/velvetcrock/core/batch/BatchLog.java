@@ -124,6 +124,25 @@ public final class BatchLog {
     colours = colours.and(event, at);
   }
 
+  /** The oil was looked at, in its jar or after the cloth, until it is bottled. */
+  void oilLooked(OilLooked event, Instant at) {
+    require(endedAt == null, "at", "It was thrown out before that.");
+    require(bottles.none(), "at", "It was bottled before that.");
+    jar.oilLooked(event, at);
+  }
+
+  void stoodClear() {
+    straining("let it settle").clear();
+    jar.stoodClear();
+  }
+
+  void left(Decanted event) {
+    straining("decant").left(event);
+    if (event.what() == Leaving.WATER) {
+      jar.waterPouredOff();
+    }
+  }
+
   void thrownOut(Ending reason, Instant at) {
     stillAJar();
     heat.end(at);

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.log.Checks;
 import velvetcrock.core.materia.HerbState;
@@ -75,6 +76,11 @@ public record Charged(
     Checks.within("chargedOn", begun.chargedOn().getYear(), 1900, 2200);
     Checks.within("aboutDays", begun.aboutDays(), 0, 3660);
     manner = manner == null ? Manner.PLAIN : manner;
+    Purpose forWhom = manner.forWhom();
+    BatchLog.require(
+        forWhom == null || forWhom.use() == use,
+        "use",
+        "What is eaten is for the kitchen, and nothing else is.");
   }
 
   /** The same, standing elsewhere. */
@@ -117,6 +123,12 @@ public record Charged(
   /** The day after charging on which a trial has it strained; empty where none does. */
   public Optional<Integer> aimDays() {
     return Optional.ofNullable(manner.trial()).map(InTrial::aimDays);
+  }
+
+  /** What or whom it is for. */
+  public Purpose purpose() {
+    Purpose forWhom = manner.forWhom();
+    return forWhom == null ? Purpose.of(use) : forWhom;
   }
 
   /** Whether it is fresh or wilted herb in oil that is to be eaten. */

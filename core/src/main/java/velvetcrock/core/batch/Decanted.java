@@ -37,7 +37,7 @@ public record Decanted(Leaving what, double massG, String text, @Nullable Double
 
   @Override
   public void applyTo(BatchLog log, Instant at) {
-    log.straining("decant").left(this);
+    log.left(this);
   }
 
   @Override

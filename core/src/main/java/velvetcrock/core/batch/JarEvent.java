@@ -14,6 +14,7 @@ public sealed interface JarEvent extends BatchEvent
         Turned,
         AllWell,
         Looked,
+        OilLooked,
         Smelled,
         ToppedUp,
         Moved,
@@ -51,6 +52,9 @@ public sealed interface JarEvent extends BatchEvent
 
     /** For Looked. */
     R looked(Looked event);
+
+    /** For OilLooked. */
+    R oilLooked(OilLooked event);
 
     /** For Smelled. */
     R smelled(Smelled event);

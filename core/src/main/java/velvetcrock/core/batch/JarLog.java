@@ -104,6 +104,20 @@ final class JarLog {
     tended = tended.looked(at);
   }
 
+  void oilLooked(OilLooked event, Instant at) {
+    require(!notPoured(), "kind", "Pour the oil first, then look at it.");
+    seen = seen.after(event, at);
+    tended = tended.looked(at);
+  }
+
+  void stoodClear() {
+    seen = seen.with(seen.oil().stoodClear());
+  }
+
+  void waterPouredOff() {
+    seen = seen.with(seen.oil().pouredOff());
+  }
+
   void smelled(Smelled event, Instant at) {
     seen = seen.after(event);
     tended = tended.smelled(at);

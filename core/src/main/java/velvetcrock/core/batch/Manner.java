@@ -2,6 +2,7 @@ package velvetcrock.core.batch;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.log.Checks;
 
 /**
@@ -12,17 +13,29 @@ import velvetcrock.core.log.Checks;
  * @param again code of the batch that this is another try of; may be null
  * @param read codes of the cautions that were read and gone through all the same
  * @param trial the trial that it is a jar of; may be null
+ * @param forWhom what or whom it is for, where more is known than its use
  */
 public record Manner(
     boolean blended,
     @Nullable SpiritIn spirit,
     @Nullable String again,
     List<String> read,
-    @Nullable InTrial trial) {
+    @Nullable InTrial trial,
+    @Nullable Purpose forWhom) {
+  /** A jar of nobody in particular. */
+  public Manner(
+      boolean blended,
+      @Nullable SpiritIn spirit,
+      @Nullable String again,
+      List<String> read,
+      @Nullable InTrial trial) {
+    this(blended, spirit, again, read, trial, null);
+  }
+
   /** A jar of no trial. */
   public Manner(
       boolean blended, @Nullable SpiritIn spirit, @Nullable String again, List<String> read) {
-    this(blended, spirit, again, read, null);
+    this(blended, spirit, again, read, null, null);
   }
 
   /** Simply poured. */

@@ -1,5 +1,6 @@
 package velvetcrock.core.batch;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -9,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * What was last seen and smelled; null where nobody has looked or something has changed since.
  *
  * @param lookAgain whether the herb stood out of the oil and the jar was shaken or turned since
+ * @param oil what was seen of water in the oil
  */
 public record Observations(
     @Nullable Boolean covered,
@@ -19,11 +21,12 @@ public record Observations(
     @Nullable Boolean crisp,
     @Nullable Scent scent,
     @Nullable OffSmell offSmell,
-    boolean lookAgain) {
+    boolean lookAgain,
+    InOil oil) {
 
   /** Nothing seen yet. */
   public static Observations none() {
-    return new Observations(null, null, null, null, null, null, null, null, false);
+    return new Observations(null, null, null, null, null, null, null, null, false, InOil.unseen());
   }
 
   /** What is known after a look; mould that was seen once is not looked away. */
@@ -37,7 +40,18 @@ public record Observations(
         latest(look.crisp(), crisp),
         scent,
         offSmell,
-        lookAgain && look.covered() == null);
+        lookAgain && look.covered() == null,
+        oil);
+  }
+
+  /** What is known after a look at the oil. */
+  Observations after(OilLooked look, Instant at) {
+    return after(new Looked(null, null, null, null, null, look.crisp())).with(oil.after(look, at));
+  }
+
+  Observations with(InOil other) {
+    return new Observations(
+        covered, floating, bubbles, mould, translucent, crisp, scent, offSmell, lookAgain, other);
   }
 
   /** What is known after a smell. */
@@ -51,7 +65,8 @@ public record Observations(
         crisp,
         latest(smell.scent(), scent),
         latest(smell.off(), offSmell),
-        lookAgain);
+        lookAgain,
+        oil);
   }
 
   Observations allWell() {
@@ -71,7 +86,7 @@ public record Observations(
   Observations mixed() {
     return Boolean.FALSE.equals(covered)
         ? new Observations(
-            null, floating, bubbles, mould, translucent, crisp, scent, offSmell, true)
+            null, floating, bubbles, mould, translucent, crisp, scent, offSmell, true, oil)
         : this;
   }
 

@@ -12,7 +12,7 @@ public record StoodClear() implements StrainingEvent {
 
   @Override
   public void applyTo(BatchLog log, Instant at) {
-    log.straining("let it settle").clear();
+    log.stoodClear();
   }
 
   @Override

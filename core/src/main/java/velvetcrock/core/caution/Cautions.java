@@ -162,8 +162,8 @@ public final class Cautions {
    *
    * @param hazards what was wrong with it
    */
-  public List<Caution> forBottle(ChargeOrder order, Use use, Collection<Hazard> hazards) {
-    return of(Facts.ofLabel(order, use, hazards));
+  public List<Caution> forBottle(ChargeOrder order, Purpose purpose, Collection<Hazard> hazards) {
+    return of(Facts.ofLabel(order, purpose, hazards));
   }
 
   /** What a best-before has to be told with. */

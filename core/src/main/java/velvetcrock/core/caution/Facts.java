@@ -64,8 +64,8 @@ public final class Facts {
   }
 
   /** The facts that stay true of a bottle. */
-  static Facts ofLabel(ChargeOrder order, Use use, Collection<Hazard> hazards) {
-    Facts facts = new Facts(About.LABEL, Purpose.of(use));
+  static Facts ofLabel(ChargeOrder order, Purpose purpose, Collection<Hazard> hazards) {
+    Facts facts = new Facts(About.LABEL, purpose);
     facts.contents(order);
     return facts.carrying(hazards);
   }
@@ -75,7 +75,13 @@ public final class Facts {
     boolean byItself =
         switch (keeping.decidedBy()) {
           case CARRIER_DATE, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> true;
-          case FREE_WATER, KITCHEN_FRESH, STOOD_WARM, KITCHEN_DRIED, KITCHEN_NOT_IN_FRIDGE -> false;
+          case FREE_WATER,
+              KITCHEN_FRESH,
+              KITCHEN_FROZEN,
+              STOOD_WARM,
+              KITCHEN_DRIED,
+              KITCHEN_NOT_IN_FRIDGE ->
+              false;
         };
     return new Facts(About.KEEPING, Purpose.of(use))
         .note(true, "decided:" + word(keeping.decidedBy()))

@@ -69,6 +69,11 @@ public record HerbPortion(
     return Moisture.freeWaterG(massG, waterFraction);
   }
 
+  /** Water of the spirit that it binds, g. */
+  public double canBindG() {
+    return Moisture.canBindG(massG, waterFraction);
+  }
+
   /** Settled bed when it has just been covered: m/ρ, ml. */
   double bedMl(Catalogue catalogue) {
     return massG / catalogue.bedDensity(herb, part, cut, state, waterFraction);

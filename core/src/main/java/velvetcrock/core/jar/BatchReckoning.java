@@ -22,6 +22,7 @@ import velvetcrock.core.batch.BottleIn;
 import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
+import velvetcrock.core.batch.InOil;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
@@ -199,13 +200,28 @@ public final class BatchReckoning {
    * @param mustLeaveG how much, g
    * @param goneG how much has left by the scale, g
    * @param waterPercentOfOil water among it, % of the oil's weight
+   * @param signs what shows it dry where no scale does
    * @param now the weighings in the present vessel; empty where there are none yet
    */
   public record Leaving(
-      double mustLeaveG, double goneG, double waterPercentOfOil, Optional<WeighingDown> now) {
-    /** Whether all of it has left. */
+      double mustLeaveG,
+      double goneG,
+      double waterPercentOfOil,
+      DrySigns signs,
+      Optional<WeighingDown> now) {
+    /** Whether all of it has left: by the scale or, for want of one, by the signs. */
     public boolean done() {
+      return weighedDry() || signs.dry();
+    }
+
+    /** Whether the scale shows that all of it has left. */
+    public boolean weighedDry() {
       return goneG >= mustLeaveG - SCALE_G;
+    }
+
+    /** How much has still to leave by the scale, g; 0 where it is shown dry. */
+    public double leftG() {
+      return done() ? 0 : mustLeaveG - goneG;
     }
 
     /** Whether water is left that the oil cannot hold. */
@@ -239,8 +255,10 @@ public final class BatchReckoning {
     double oilMassG = state.oilMl().middle() * carriers().densityAt(Carrier.ROOM_C);
     if (spirit != null) {
       SpiritStep step = SpiritStep.weighed(spirit.massG(), spirit.abvPercent(), oilMassG);
-      waterG += step.waterMassG();
-      mustLeaveG += step.mustLeaveG();
+      double binds = order.herbs().stream().mapToDouble(HerbPortion::canBindG).sum();
+      double holds = oilMassG * Charge.WATER_OIL_CAN_HOLD_PERCENT / 100;
+      waterG += Math.max(0, step.waterMassG() - binds);
+      mustLeaveG += Math.max(step.mustLeaveG(), step.spiritMassG() - binds - holds);
       contentsG += spirit.massG();
     }
     double percent = 100 * waterG / oilMassG;
@@ -268,7 +286,8 @@ public final class BatchReckoning {
       goneG += startG - weighings.get(weighings.size() - 1).massG();
       from = to;
     }
-    return new Leaving(mustLeaveG, Math.max(0, goneG), percent, now);
+    return new Leaving(
+        mustLeaveG, Math.max(0, goneG), percent, DrySigns.of(state, heatGoal(), mustLeaveG), now);
   }
 
   private static WeighingDown down(
@@ -377,13 +396,19 @@ public final class BatchReckoning {
 
   /**
    * Whether its oil has water in it, as far as is known: what had to leave has not all left by the
-   * scale, or a layer of water was poured off it.
+   * scale or the signs, water or a haze was seen in it, or a layer of water was poured off it.
+   * Bubbles say nothing against the scale; a night that it stood clear takes a layer and a haze
+   * back.
    */
   public boolean wet() {
     Optional<Leaving> leaving = leaving();
-    boolean layer = state.remains().waterG() > 0;
+    boolean shown = leaving.map(Leaving::done).orElse(false);
+    InOil seen = state.seen().oil();
+    boolean layer = state.remains().waterG() > 0 || Boolean.FALSE.equals(seen.still());
     return leaving.map(Leaving::wet).orElse(false)
-        || layer && !leaving.map(Leaving::done).orElse(false);
+        || layer && !shown
+        || Boolean.TRUE.equals(seen.waterLayer())
+        || Boolean.TRUE.equals(seen.cloudy());
   }
 
   /** What goes on with its oil, from jar to tin. */

@@ -32,7 +32,7 @@ public record BalmKeeping(LocalDate bestBefore, String why) {
     problems.refuseIfAny();
 
     if (wetness == Wetness.WET) {
-      boolean fridge = place == Store.Place.FRIDGE;
+      boolean fridge = place.cold();
       LocalDate wet = madeOn.plusDays(fridge ? WET_FRIDGE_DAYS : 0);
       return new BalmKeeping(
           wet.isBefore(oilBestBefore) ? wet : oilBestBefore,

@@ -31,6 +31,7 @@ public final class Keeper {
   private static final int WET_FRIDGE_DAYS = 14;
   private static final int KITCHEN_FRESH_DAYS = 4;
   private static final int KITCHEN_DRIED_MONTHS = 3;
+  private static final int KITCHEN_FROZEN_MONTHS = 3;
   private static final double DANGER_LOW_C = 4;
   private static final double DANGER_HIGH_C = 60;
   private static final double DANGER_HOURS = 2;
@@ -44,7 +45,7 @@ public final class Keeper {
   public static Keeping reckon(KeepingOrder order) {
     Keeping plain = decide(order);
     List<Gain> gains = new ArrayList<>();
-    changes(order.store())
+    changes(order)
         .forEach(
             (change, store) -> {
               int days =
@@ -64,6 +65,11 @@ public final class Keeper {
         plain.legs(),
         List.copyOf(gains),
         plain.reckoning());
+  }
+
+  /** The last good day alone, without what would lengthen it. */
+  public static LocalDate bestBefore(KeepingOrder order) {
+    return decide(order).bestBefore();
   }
 
   /** The earliest own date among the carriers that count. */
@@ -213,7 +219,7 @@ public final class Keeper {
 
   private static List<Limit> skinCaps(KeepingOrder order) {
     LocalDate strained = order.strainedOn();
-    boolean fridge = onlyFridge(order);
+    boolean fridge = onlyCold(order);
     if (order.freeWater()) {
       String why = "free water or fresh herb not driven dry: 14 days in the fridge, elsewhere none";
       return List.of(
@@ -238,27 +244,69 @@ public final class Keeper {
               strained,
               "it was warmed, or stood warmer than 4 °C for over 2 hours: throw it out"));
     }
-    if (!onlyFridge(order)) {
+    if (!onlyCold(order)) {
       return List.of(
           new Limit(
               Rule.KITCHEN_NOT_IN_FRIDGE, strained, "oil for eating is kept in the fridge only"));
     }
     return List.of(
         wet
-            ? new Limit(
-                Rule.KITCHEN_FRESH,
-                order.chargedOn().plusDays(KITCHEN_FRESH_DAYS),
-                "for eating: 4 days from charging at 4 °C or below")
+            ? eatenFresh(order)
             : new Limit(
                 Rule.KITCHEN_DRIED,
                 strained.plusMonths(KITCHEN_DRIED_MONTHS),
                 "for eating: 3 months in the fridge"));
   }
 
-  private static boolean onlyFridge(KeepingOrder order) {
-    return order.store().place() == Store.Place.FRIDGE
-        && order.stored().stream()
-            .allMatch(l -> l.days() == 0 || l.store().place() == Store.Place.FRIDGE);
+  /**
+   * Fresh herb for eating: four days from charging that are not spent in the freezer, and three
+   * months in it. Freezing stops the days and does not give any back.
+   */
+  private static Limit eatenFresh(KeepingOrder order) {
+    LocalDate strained = order.strainedOn();
+    double cool = ChronoUnit.DAYS.between(order.chargedOn(), strained);
+    double frozen = 0;
+    LocalDate at = strained;
+    for (StoredLeg leg : order.stored()) {
+      boolean freezer = leg.store().place() == Store.Place.FREEZER;
+      LocalDate runsOut =
+          freezer
+              ? at.plusDays(frozenDays(at) - (long) Math.ceil(frozen))
+              : at.plusDays(KITCHEN_FRESH_DAYS - (long) Math.ceil(cool));
+      LocalDate ends = at.plusDays((long) Math.ceil(leg.days()));
+      if (runsOut.isBefore(ends)) {
+        return eatenFresh(runsOut, freezer);
+      }
+      cool += freezer ? 0 : leg.days();
+      frozen += freezer ? leg.days() : 0;
+      at = ends;
+    }
+    boolean freezer = order.store().place() == Store.Place.FREEZER;
+    long left = KITCHEN_FRESH_DAYS - (long) Math.ceil(cool);
+    return eatenFresh(
+        freezer && left > 0
+            ? at.plusDays(frozenDays(at) - (long) Math.ceil(frozen))
+            : at.plusDays(left),
+        freezer && left > 0);
+  }
+
+  private static Limit eatenFresh(LocalDate until, boolean frozen) {
+    return frozen
+        ? new Limit(
+            Rule.KITCHEN_FROZEN,
+            until,
+            "for eating: 3 months frozen, then what is left of its 4 days in the fridge")
+        : new Limit(Rule.KITCHEN_FRESH, until, "for eating: 4 days from charging at 4 °C or below");
+  }
+
+  /** How long three months in the freezer are from a day on. */
+  private static long frozenDays(LocalDate from) {
+    return ChronoUnit.DAYS.between(from, from.plusMonths(KITCHEN_FROZEN_MONTHS));
+  }
+
+  private static boolean onlyCold(KeepingOrder order) {
+    return order.store().place().cold()
+        && order.stored().stream().allMatch(l -> l.days() == 0 || l.store().place().cold());
   }
 
   /** Hours strictly between 4 and 60 °C; untraced ones count, as they are taken at 20 °C. */
@@ -276,9 +324,13 @@ public final class Keeper {
         .anyMatch(leg -> leg.trace().hoursBetween(WARMED_C, Double.MAX_VALUE) > 0);
   }
 
-  private static Map<Change, Store> changes(Store store) {
+  private static Map<Change, Store> changes(KeepingOrder order) {
+    Store store = order.store();
     Map<Change, Store> changes = new EnumMap<>(Change.class);
-    if (store.place() != Store.Place.FRIDGE) {
+    if (order.use() == Use.KITCHEN && store.place() == Store.Place.FRIDGE) {
+      changes.put(Change.FREEZER, store.in(Store.Place.FREEZER));
+    }
+    if (!store.place().cold()) {
       changes.put(Change.FRIDGE, store.in(Store.Place.FRIDGE));
     }
     if (store.place() == Store.Place.ROOM || store.place() == Store.Place.WARM) {

@@ -64,6 +64,8 @@ public record Keeping(
     FREE_WATER,
     /** Fresh herb for eating: four days from charging in the fridge. */
     KITCHEN_FRESH,
+    /** Fresh herb for eating, frozen: three months, and what is left of its four days after. */
+    KITCHEN_FROZEN,
     /** Dried herb for eating: three months in the fridge. */
     KITCHEN_DRIED,
     /** It stood warm for more than two hours: throw it out. */
@@ -91,6 +93,8 @@ public record Keeping(
 
   /** What could be changed about the store. */
   public enum Change {
+    /** Into the freezer. */
+    FREEZER,
     /** Into the fridge. */
     FRIDGE,
     /** Into a cool cupboard. */

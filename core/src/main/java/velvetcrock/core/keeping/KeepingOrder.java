@@ -86,7 +86,12 @@ public record KeepingOrder(
 
   /** The same, stored otherwise from now on. */
   public KeepingOrder withStore(Store other) {
+    return with(freeWater, other);
+  }
+
+  /** The same with water in it or without, stored so from now on. */
+  public KeepingOrder with(boolean wet, Store other) {
     return new KeepingOrder(
-        chargedOn, strainedOn, carriers, herbState, freeWater, use, infusing, stored, other);
+        chargedOn, strainedOn, carriers, herbState, wet, use, infusing, stored, other);
   }
 }

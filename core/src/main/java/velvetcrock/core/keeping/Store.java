@@ -7,6 +7,8 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
 
   /** Where it stands, with its temperature, °C (typical). */
   public enum Place {
+    /** At −18 °C. */
+    FREEZER(-18),
     /** At 4 °C. */
     FRIDGE(4),
     /** A cool cupboard at 16 °C. */
@@ -27,9 +29,15 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
       return celsius;
     }
 
+    /** Whether it is cold enough for what spoils: a fridge or a freezer. */
+    public boolean cold() {
+      return celsius <= FRIDGE.celsius;
+    }
+
     /** Where that is, in words. */
     public String words() {
       return switch (this) {
+        case FREEZER -> "in the freezer";
         case FRIDGE -> "in the fridge";
         case COOL -> "in a cool cupboard";
         case ROOM -> "in the room";

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.heat.Cooling;
+import velvetcrock.core.keeping.Store;
 
 /**
  * How a product is worked: its steps in order, with what temperature and how long (practice; times
@@ -15,7 +16,7 @@ import velvetcrock.core.heat.Cooling;
  */
 public record Working(List<Step> steps, double setsNearC) {
   private static final double ROOM_C = 20;
-  private static final double FRIDGE_C = 4;
+  private static final double FRIDGE_C = Store.Place.FRIDGE.celsius();
   private static final double BATH_C = 80;
   private static final double MOST_C = 90;
   private static final double ABOVE_MELTING_C = 5;

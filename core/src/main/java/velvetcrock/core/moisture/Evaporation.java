@@ -58,6 +58,16 @@ public record Evaporation(double usualG, Range range) {
     return waterG / of(Trace.steady(celsius, 1), innerDiameterMm, cover).usualG();
   }
 
+  /**
+   * Whether so much can leave at all: no more than the most that leaves an open vessel.
+   *
+   * @param waterG what has to leave, g
+   * @param innerDiameterMm of the vessel, mm
+   */
+  public static boolean canLeave(double waterG, Trace trace, double innerDiameterMm) {
+    return of(trace, innerDiameterMm, Cover.OPEN).range().high() >= waterG;
+  }
+
   private static double pressureHours(Trace trace) {
     List<Trace.Point> points = trace.points();
     double sum = 0;

@@ -93,6 +93,17 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
   }
 
   /**
+   * Water that a herb drier than it need be still binds before any goes into the oil.
+   *
+   * @param massG m, g
+   * @param waterFraction M, wet basis
+   * @return g; 0 where M is 0.12 or more
+   */
+  public static double canBindG(double massG, double waterFraction) {
+    return Math.max(0, massG * (BOUND - waterFraction) / (1 - BOUND));
+  }
+
+  /**
    * Water content of a herb that has been rinsed: what clings to the leaf counts as its water.
    *
    * @param dryG weight before rinsing, g

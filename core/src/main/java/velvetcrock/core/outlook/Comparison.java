@@ -26,13 +26,9 @@ import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.keeping.InfusingLeg;
-import velvetcrock.core.keeping.Keeper;
-import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.yield.Retention;
 
@@ -44,8 +40,6 @@ import velvetcrock.core.yield.Retention;
  * @param ways in the order asked for
  */
 public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) {
-  private static final Store STORE =
-      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
   private static final String HARDENS_TINS = "beeswax";
   private static final double HOURS_PER_DAY = 24;
 
@@ -156,7 +150,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
           hours,
           pull,
           leg.spentDays(),
-          bestBefore(method, start, ready, leg),
+          promise(method, charge, reckoned, infusion, start, ready),
           Timetable.CHARGING_MINUTES
               + Timetable.STRAINING_MINUTES
               + (method == Method.SPIRIT ? Timetable.DAMPENING_MINUTES : 0)
@@ -165,20 +159,21 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
           cautions(method, charge, reckoned, infusion.light()));
     }
 
-    private LocalDate bestBefore(Method method, LocalDate start, LocalDate ready, InfusingLeg leg) {
-      boolean wet = order.state() != HerbState.DRIED && !method.heated();
-      return Keeper.reckon(
-              new KeepingOrder(
-                  start,
-                  ready,
-                  order.carriers(),
-                  order.state(),
-                  wet,
-                  order.purpose().use(),
-                  List.of(leg),
-                  List.of(),
-                  order.purpose().use() == Use.KITCHEN ? STORE.in(Store.Place.FRIDGE) : STORE))
-          .bestBefore();
+    private Promise promise(
+        Method method,
+        ChargeOrder charge,
+        Charge reckoned,
+        Infusion infusion,
+        LocalDate start,
+        LocalDate ready) {
+      Use use = order.purpose().use();
+      Optional<Promise.Spirit> spirit =
+          method == Method.SPIRIT
+              ? Optional.of(Promise.Spirit.usual(charge.herbs().get(0), reckoned.oilMassG()))
+              : Optional.empty();
+      return Promise.of(
+          Promise.order(start, ready, order.carriers(), order.state(), use, infusion.keepingLeg()),
+          Promise.Water.of(reckoned, spirit, infusion.trace(), Optional.empty(), use));
     }
 
     private List<Caution> cautions(

@@ -32,9 +32,6 @@ import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.keeping.InfusingLeg;
-import velvetcrock.core.keeping.Keeper;
-import velvetcrock.core.keeping.KeepingOrder;
-import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
@@ -53,9 +50,6 @@ import velvetcrock.core.yield.Retention;
  * @param routes those that nothing rules out first, the latest begun in front
  */
 public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning) {
-  private static final Store STORE =
-      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
-
   /** What hardens tins where nobody says otherwise. */
   public static final String HARDENS = "beeswax";
 
@@ -236,18 +230,28 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       if (solid) {
         obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));
       }
-      if (herb.state() != HerbState.DRIED && !method.heated() && order.use() != Use.KITCHEN) {
-        obstacles.add(Obstacle.of(Obstacle.Kind.WET));
+      Optional<Promise.Spirit> spirit =
+          spiritMl > 0
+              ? Optional.of(
+                  new Promise.Spirit(
+                      charge.herbs().get(0),
+                      SPIRIT_DOSE * charge.herbMassG(),
+                      order.supply().abvPercent(),
+                      reckoned.oilMassG()))
+              : Optional.empty();
+      Promise.Water water =
+          Promise.Water.of(reckoned, spirit, infusion.trace(), charge.jar(), order.use());
+      if (water == Promise.Water.STAYS && order.use() != Use.KITCHEN) {
+        obstacles.add(staysWet(method, charge, infusion));
       }
-      staysWet(method, charge, infusion).ifPresent(obstacles::add);
       unsafe(due, obstacles);
 
       InfusingLeg leg = infusion.keepingLeg();
       LocalDate begun = laid.begins(order.now()).toLocalDate();
       LocalDate strained = laid.strained(order.now(), laid.hours()).toLocalDate();
-      LocalDate bestBefore = bestBefore(method, herb.state(), begun, strained, leg);
-      if (bestBefore.isBefore(order.by()) && obstacles.isEmpty()) {
-        obstacles.add(new Obstacle(Obstacle.Kind.SPOILS_BEFORE, 0, bestBefore, ""));
+      Promise keeps = keeps(herb.state(), begun, strained, leg, water);
+      if (keeps.onceDry().isBefore(order.by()) && obstacles.isEmpty()) {
+        obstacles.add(new Obstacle(Obstacle.Kind.SPOILS_BEFORE, 0, keeps.onceDry(), ""));
       }
       return new Route(
           method,
@@ -255,7 +259,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           new Route.CutHerb(herb.state(), herb.cut()),
           new Route.Amounts(amounts.herbG(), amounts.ratio(), amounts.oilMl(), spiritMl),
           new Route.Outcome(
-              reckoned.strengthAgainstOneToFive(charge.herbs()), pull, leg.spentDays(), bestBefore),
+              reckoned.strengthAgainstOneToFive(charge.herbs()), pull, leg.spentDays(), keeps),
           amounts.jars(),
           new Route.Times(
               laid.hours(),
@@ -288,23 +292,22 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       return Optional.of(Obstacle.of(Obstacle.Kind.NO_APPLIANCE, would));
     }
 
-    /** What rules it out among the cautions, and the allergy that no caution knows of. */
     /** Where not even the most that can leave in its hours is what the herb brings. */
-    private Optional<Obstacle> staysWet(Method method, ChargeOrder charge, Infusion infusion) {
-      double waterG = charge.herbs().stream().mapToDouble(HerbPortion::freeWaterG).sum();
-      if (!method.heated() || waterG <= 0 || charge.jar().isEmpty() || order.use() == Use.KITCHEN) {
-        return Optional.empty();
+    private Obstacle staysWet(Method method, ChargeOrder charge, Infusion infusion) {
+      if (!method.heated() || charge.jar().isEmpty()) {
+        return Obstacle.of(Obstacle.Kind.WET);
       }
-      double mm = charge.jar().get().innerDiameterMm();
-      double most = Evaporation.of(infusion.trace(), mm, Evaporation.Cover.OPEN).range().high();
-      return most >= waterG
-          ? Optional.empty()
-          : Optional.of(
-              Obstacle.of(
-                  Obstacle.Kind.STAYS_WET,
-                  Evaporation.hours(waterG, infusion.celsius(), mm, Evaporation.Cover.OPEN)));
+      double waterG = charge.herbs().stream().mapToDouble(HerbPortion::freeWaterG).sum();
+      return Obstacle.of(
+          Obstacle.Kind.STAYS_WET,
+          Evaporation.hours(
+              waterG,
+              infusion.celsius(),
+              charge.jar().get().innerDiameterMm(),
+              Evaporation.Cover.OPEN));
     }
 
+    /** What rules it out among the cautions, and the allergy that no caution knows of. */
     private void unsafe(List<Caution> due, List<Obstacle> obstacles) {
       if (order.safeFor().contains(SafeFor.NUT_ALLERGY)) {
         carriers.shares().stream()
@@ -346,25 +349,18 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       return cautions.of(codes);
     }
 
-    private LocalDate bestBefore(
-        Method method, HerbState state, LocalDate begun, LocalDate strained, InfusingLeg leg) {
+    private Promise keeps(
+        HerbState state,
+        LocalDate begun,
+        LocalDate strained,
+        InfusingLeg leg,
+        Promise.Water water) {
       boolean eaten = order.use() == Use.KITCHEN;
-      boolean wet = state != HerbState.DRIED && !method.heated();
       if (eaten && order.carriers().stream().anyMatch(c -> !c.carrier().edible())) {
-        return strained;
+        return new Promise(strained, strained, strained, water);
       }
-      return Keeper.reckon(
-              new KeepingOrder(
-                  begun,
-                  strained,
-                  order.carriers(),
-                  state,
-                  wet,
-                  order.use(),
-                  List.of(leg),
-                  List.of(),
-                  eaten ? STORE.in(Store.Place.FRIDGE) : STORE))
-          .bestBefore();
+      return Promise.of(
+          Promise.order(begun, strained, order.carriers(), state, order.use(), leg), water);
     }
 
     /** How long it draws and its steps, with by how much it is late. */

@@ -53,10 +53,10 @@ public record Route(
    * @param strength against a dried 1:5, which is 1
    * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
    * @param keepingSpentDays keeping spent while it draws, days
-   * @param bestBefore in a cool cupboard in full amber bottles; for eating in the fridge
+   * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles; for
+   *     eating in the fridge
    */
-  public record Outcome(
-      double strength, double pull, double keepingSpentDays, LocalDate bestBefore) {}
+  public record Outcome(double strength, double pull, double keepingSpentDays, Promise keeps) {}
 
   /**
    * How long and when.

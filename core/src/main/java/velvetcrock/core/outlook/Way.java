@@ -14,7 +14,7 @@ import velvetcrock.core.materia.Method;
  * @param hours how long it draws, h
  * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
  * @param keepingSpentDays keeping spent while it draws, days at 20 °C in the dark
- * @param bestBefore stored in a cool cupboard in full amber bottles
+ * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles
  * @param handsOnMinutes work in all, min
  * @param checks how often somebody has to look, shake or measure
  */
@@ -26,7 +26,7 @@ public record Way(
     double hours,
     double pull,
     double keepingSpentDays,
-    LocalDate bestBefore,
+    Promise keeps,
     int handsOnMinutes,
     int checks,
     List<Caution> cautions) {

@@ -1,6 +1,7 @@
 package velvetcrock.core.outlook;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,13 +18,10 @@ import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.keeping.InfusingLeg;
 import velvetcrock.core.keeping.Keeper;
-import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.keeping.KeepingOrder;
 import velvetcrock.core.keeping.Light;
-import velvetcrock.core.keeping.Store;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
-import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.yield.Retention;
 
@@ -45,8 +43,6 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
   public static final double LONGEST_HOURS = 56 * 24;
 
   private static final int POINTS = 48;
-  private static final Store STORE =
-      new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
 
   /**
    * The oil strained after a time.
@@ -55,10 +51,14 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
    * @param pull relative pull, 0–1
    * @param spentDays keeping spent while it drew, days at 20 °C in the dark
    * @param leftDays keeping left on straining, days at 20 °C in the dark; not below 0
-   * @param keepsDays days that it keeps from straining, by every rule
+   * @param keeps what may be promised of its keeping
    */
-  public record Point(
-      double hours, double pull, double spentDays, double leftDays, int keepsDays) {}
+  public record Point(double hours, double pull, double spentDays, double leftDays, Promise keeps) {
+    /** Days that it keeps from straining by every rule, once it is shown dry where it has to be. */
+    public int keepsDays() {
+      return keeps.dryDays();
+    }
+  }
 
   /**
    * What is moved.
@@ -138,18 +138,18 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
     double step = Math.pow(LONGEST_HOURS / SHORTEST_HOURS, 1.0 / (POINTS - 1));
     double hours = SHORTEST_HOURS;
     for (int i = 0; i < POINTS; i++) {
-      curve.add(point(setting, carriers, Math.min(hours, LONGEST_HOURS)));
+      curve.add(point(setting, carriers, charge, Math.min(hours, LONGEST_HOURS)));
       hours *= step;
     }
     return new WhatIf(
         charge,
         setting.celsius() < carriers.meltedAboveC(),
-        point(setting, carriers, setting.hours()),
+        point(setting, carriers, charge, setting.hours()),
         List.copyOf(curve),
         new OilToCharge(setting.herb(), experience).yieldMl(charge.oilMl(), setting.oilPerHerb()));
   }
 
-  private static Point point(Setting setting, CarrierBlend carriers, double hours) {
+  private static Point point(Setting setting, CarrierBlend carriers, Charge charge, double hours) {
     Trace trace = Trace.steady(setting.celsius(), hours);
     double pull =
         setting.celsius() < carriers.meltedAboveC()
@@ -160,29 +160,20 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
                     new Pull.Herb(setting.herb().cut(), setting.herb().part(), setting.spirit()))
                 .pull();
     InfusingLeg leg = new InfusingLeg("drawing", hours, trace, setting.light());
-    boolean wet =
-        setting.herb().state() != HerbState.DRIED && setting.celsius() < WARM_ENOUGH_TO_DRY_C;
     LocalDate strained = setting.on().plusDays((long) Math.ceil(hours / 24));
-    Keeping keeping =
-        Keeper.reckon(
-            new KeepingOrder(
-                setting.on(),
-                strained,
-                setting.carriers(),
-                setting.herb().state(),
-                wet,
-                setting.use(),
-                List.of(leg),
-                List.of(),
-                setting.use() == Use.KITCHEN ? STORE.in(Store.Place.FRIDGE) : STORE));
+    KeepingOrder order =
+        Promise.order(
+            setting.on(), strained, setting.carriers(), setting.herb().state(), setting.use(), leg);
+    double broughtDays = ChronoUnit.DAYS.between(setting.on(), Keeper.ownDate(setting.carriers()));
+    Optional<Promise.Spirit> spirit =
+        setting.spirit()
+            ? Optional.of(Promise.Spirit.usual(setting.herb(), charge.oilMassG()))
+            : Optional.empty();
     return new Point(
         hours,
         pull,
         leg.spentDays(),
-        Math.max(0, keeping.startDays() - keeping.spentDays()),
-        keeping.daysFromStraining());
+        Math.max(0, broughtDays - leg.spentDays()),
+        Promise.of(order, Promise.Water.of(charge, spirit, trace, setting.jar(), setting.use())));
   }
-
-  /** From here on a method counts as one that drives a fresh herb's water off, °C. */
-  private static final double WARM_ENOUGH_TO_DRY_C = 38;
 }

@@ -43,6 +43,9 @@ public record SpiritStep(
   /** Usual dose, g of spirit per g of herb. */
   public static final double USUAL_DOSE = 0.5;
 
+  /** Strength where nobody says which, % vol (practice: the strongest that is sold). */
+  public static final double USUAL_ABV = 96;
+
   private static final double ETHANOL_LEAVES = 0.95;
   private static final double WATER_LEAVES = 0.90;
 
@@ -93,6 +96,17 @@ public record SpiritStep(
     Reckoning.Writer lines = Reckoning.writer();
     double spirit = lines.line("Spirit", "as weighed", spiritMassG, "g", Standing.MEASURED);
     return of(spirit, abvPercent, oilMassG, lines);
+  }
+
+  /**
+   * Its water that the herb does not bind, % of the oil's weight.
+   *
+   * @param canBindG what the herb binds, g
+   */
+  public double loosePercentOfOil(double canBindG) {
+    return waterMassG <= 0
+        ? 0
+        : waterPercentOfOil * Math.max(0, waterMassG - canBindG) / waterMassG;
   }
 
   private static SpiritStep of(

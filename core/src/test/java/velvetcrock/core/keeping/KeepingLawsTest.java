@@ -138,6 +138,7 @@ class KeepingLawsTest {
     for (Keeping.Gain gain : plain.lengthen()) {
       Store better =
           switch (gain.change()) {
+            case FREEZER -> life.store.in(Store.Place.FREEZER);
             case FRIDGE -> life.store.in(Store.Place.FRIDGE);
             case COOL -> life.store.in(Store.Place.COOL);
             case AMBER -> life.store.in(Store.Glass.AMBER);

@@ -132,14 +132,18 @@ class ComparisonTest {
     assertThat(way(coconut, Method.WARM).pull()).isPositive();
   }
 
+  /** A clock dries nothing: what holds until it is shown dry is two weeks in the fridge. */
   @Test
-  void freshHerbKeepsOnlyWhereHeatDrivesItDry() {
+  void freshHerbIsPromisedALongLifeOnlyOnceItIsShownDry() {
     Comparison fresh = compare(new Want.Oil(200), 90, "olive", HerbState.FRESH);
     Way cold = way(fresh, Method.COLD);
     Way warm = way(fresh, Method.WARM);
 
-    assertThat(cold.bestBefore()).isEqualTo(cold.days().readyOn());
-    assertThat(warm.bestBefore()).isAfter(warm.days().readyOn().plusMonths(6));
+    assertThat(cold.keeps().water()).isEqualTo(Promise.Water.STAYS);
+    assertThat(cold.keeps().onceDry()).isEqualTo(cold.days().readyOn().plusDays(14));
+    assertThat(warm.keeps().water()).isEqualTo(Promise.Water.CAN_LEAVE);
+    assertThat(warm.keeps().bestBefore()).isEqualTo(warm.days().readyOn().plusDays(14));
+    assertThat(warm.keeps().onceDry()).isAfter(warm.days().readyOn().plusMonths(6));
     assertThat(warm.cautions()).extracting(Caution::code).contains("drive-dry");
   }
 
