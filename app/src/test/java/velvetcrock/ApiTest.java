@@ -137,6 +137,9 @@ class ApiTest extends AppTest {
           charge  | {"herbs":[],"carriers":[]}                           | 422 | herbs
           yield   | {"oilMl":-5,"herbs":[{"herb":"yarrow","cut":"cut","massG":1}]} | 422 | oilMl
           keeping | {"chargedOn":"2026-06-01","strainedOn":"2026-05-01","carriers":[{"carrier":"olive"}]} | 422 | strainedOn
+          keeping | {"chargedOn":"2026-06-01","strainedOn":"2026-06-02","carriers":[{"carrier":"olive","bestBefore":"2027-06-01"}],"trace":[{"hours":0,"celsius":43},{"hours":49,"celsius":43}]} | 422 | trace
+          balance | {"in":[{"what":"oil","massG":100}],"out":[{"what":"marc","massG":80},{"what":"film","massG":40}]} | 422 | out[1].massG
+          balance | {"in":[{"what":"oil","massG":100}],"out":[{"what":"oil","massG":80}],"drivenOffG":140} | 422 | drivenOffG
           keeping | {"chargedOn":"yesterday"}                            | 400 |
           """)
   void whatCannotBeIsAProblemDocumentNamingItsField(

@@ -55,9 +55,9 @@ class ForWhomTest extends BottleHouse {
   @CsvSource({
     "SKIN, For the skin, skin",
     "FACE, For: face, face",
-    "NURSING, For: skin of a nursing mother, washed off",
+    "NURSING, For: skin of a nursing mother, wash it off",
     "OLDER_CHILD, For: skin of a child of six to twelve, child",
-    "PREGNANCY, For: skin in pregnancy, midwife",
+    "PREGNANCY, For: skin in pregnancy, ask before using",
     "KITCHEN, For eating, fridge",
   })
   void whatTheBenchWasToldTheBatchAndTheLabelTell(Purpose purpose, String label, String caution)

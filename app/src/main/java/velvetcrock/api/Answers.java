@@ -247,13 +247,18 @@ final class Answers {
       LocalDate startOn,
       LocalDate readyOn,
       boolean inTime,
-      double pull,
+      @JsonUnwrapped PulledOut pulled,
       double keepingSpentDays,
-      LocalDate bestBefore,
-      LocalDate bestBeforeOnceDry,
+      @JsonUnwrapped PromisedOut promised,
       int handsOnMinutes,
       int checks,
       List<CautionOut> cautions) {}
+
+  /** How much is drawn, with its width and in words. */
+  record PulledOut(double pull, double pullLow, double pullHigh, String pullWords) {}
+
+  /** Until when it is good for sure, and until when once it is shown dry. */
+  record PromisedOut(LocalDate bestBefore, LocalDate bestBeforeOnceDry) {}
 
   record Plan(
       double needOilMl, List<WayTo> ways, List<Line> reckoning, List<CautionOut> cautions) {}

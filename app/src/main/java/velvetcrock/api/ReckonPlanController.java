@@ -101,10 +101,13 @@ class ReckonPlanController {
         way.days().startOn(),
         way.days().readyOn(),
         way.days().inTime(),
-        way.pull(),
+        new Answers.PulledOut(
+            way.pull(),
+            way.drawn().range().low(),
+            way.drawn().range().high(),
+            Reader.word(way.drawn().strength())),
         way.keepingSpentDays(),
-        way.keeps().bestBefore(),
-        way.keeps().onceDry(),
+        new Answers.PromisedOut(way.keeps().bestBefore(), way.keeps().onceDry()),
         way.handsOnMinutes(),
         way.checks(),
         CautionOut.of(way.cautions()));

@@ -156,12 +156,18 @@ final class BenchPanels {
             null));
   }
 
-  /** What it keeps once it is shown dry, as far as the dates of the oil are known. */
-  private String onceDry() {
+  /** The way of heat that is chosen, as it is reckoned beside the others. */
+  private Optional<velvetcrock.core.outlook.Way> chosen() {
     return plan.beside().heats().stream()
         .flatMap(c -> c.ways().stream())
-        .filter(w -> w.method() == plan.wish().method() && w.keeps().toBeShown())
-        .findFirst()
+        .filter(w -> w.method() == plan.wish().method())
+        .findFirst();
+  }
+
+  /** What it keeps once it is shown dry, as far as the dates of the oil are known. */
+  private String onceDry() {
+    return chosen()
+        .filter(w -> w.keeps().toBeShown())
         .map(w -> "then until about " + fmt.fullDate(w.keeps().onceDry()))
         .orElse("then as one of dried herb");
   }
@@ -391,7 +397,10 @@ final class BenchPanels {
                 ? "then " + fmt.hours(way.hours())
                 : fmt.hours(new Range(way.method().earliestHours(), way.method().latestHours()))),
         "Pull "
-            + fmt.pull(way.pull())
+            + fmt.pull(way.drawn())
+            + (chosen().map(c -> c.drawn().toldApartFrom(way.drawn())).orElse(true)
+                ? ""
+                : ", cannot be told apart from this")
             + "; spends "
             + fmt.number(days, days < 10 ? 1 : 0)
             + " days",

@@ -222,7 +222,7 @@ record BenchView(
   private static Versus versus(Comparison compared, Formats fmt) {
     List<velvetcrock.core.outlook.Way> ways = compared.ways();
     List<Versus.Row> rows = new ArrayList<>();
-    rows.add(row("Pull, an estimate", ways, w -> fmt.pull(w.pull())));
+    rows.add(row("Pull, an estimate", ways, w -> fmt.pull(w.drawn())));
     rows.add(row("Ready after", ways, w -> fmt.days(Math.round(w.hours() / 24))));
     rows.add(row("Keeping spent", ways, w -> fmt.days(Math.round(w.keepingSpentDays()))));
     rows.add(row("Keeping, cool and dark", ways, w -> PromiseWords.keepsTo(w.keeps(), fmt)));

@@ -7,9 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.caution.Facts;
+import velvetcrock.core.materia.Allergen;
 
 /**
  * What safety needs to know of a thing of one's own. It is never copied from what it is like; what
@@ -26,17 +28,7 @@ record OwnSafety(@Nullable String edible, @Nullable String allergen, List<String
 
   /** What can be said of an allergen, in words. */
   static final List<String> ALLERGENS =
-      List.of(
-          NONE,
-          "tree nut",
-          "peanut",
-          "sesame",
-          "soya",
-          "wheat",
-          "daisy family",
-          "bee product",
-          "wool wax",
-          UNKNOWN);
+      Stream.of(List.of(NONE), Allergen.names(), List.of(UNKNOWN)).flatMap(List::stream).toList();
 
   /** What can be said of it besides, by code, with its words. */
   static final Map<String, String> HAZARDS = hazardWords();

@@ -261,7 +261,7 @@ record OutlookView(
           timetable.begins().toLocalDate().equals(now.toLocalDate())
               ? "begin today"
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
-      facts.add("pull " + fmt.pull(route.outcome().pull()));
+      facts.add("pull " + fmt.pull(route.outcome().drawn()));
       facts.add(work(timetable));
       facts.add(PromiseWords.keepsTo(route.outcome().keeps(), fmt));
       if (route.bill().minor() >= 1) {
@@ -316,6 +316,8 @@ record OutlookView(
                       route.outcome().keepingSpentDays() < 10 ? 1 : 0)
                   + " days spent",
               PromiseWords.goodUntil(route.outcome().keeps(), fmt)));
+      facts.add(
+          new Fact("Pull", fmt.pull(route.outcome().drawn()), asStrongAs(route).orElse(null)));
       if (route.bill().minor() >= 1) {
         facts.add(
             new Fact(
@@ -331,6 +333,22 @@ record OutlookView(
           route.times().timetable().map(t -> steps(t, fmt)).orElse(List.of()),
           toGet(route),
           route.cautions());
+    }
+
+    /** The other ways that get there and are as strong for all that is known. */
+    private Optional<String> asStrongAs(Route route) {
+      List<String> others =
+          outlook.routes().stream()
+              .filter(r -> r.fits() && r != route)
+              .filter(r -> !r.outcome().drawn().toldApartFrom(route.outcome().drawn()))
+              .map(RouteWords::name)
+              .distinct()
+              .filter(name -> !name.equals(RouteWords.name(route)))
+              .map(name -> name.toLowerCase(Locale.ROOT))
+              .toList();
+      return others.isEmpty()
+          ? Optional.empty()
+          : Optional.of("cannot be told apart from: " + String.join(", ", others));
     }
 
     private List<String> toGet(Route route) {

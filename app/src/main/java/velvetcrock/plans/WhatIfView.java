@@ -85,7 +85,7 @@ record WhatIfView(
     return result.solid()
         ? "The oil is solid: it draws nothing"
         : "Pull "
-            + fmt.pull(result.at().pull())
+            + fmt.pull(result.at().drawn())
             + "; then "
             + PromiseWords.keepsFor(result.at().keeps(), fmt);
   }

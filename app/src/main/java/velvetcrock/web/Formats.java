@@ -159,6 +159,9 @@ public final class Formats {
 
   /** A pull with its width: in words, then as a share, then between what. */
   public String pull(Pull pull) {
+    if (pull.range().high() == 0) {
+      return "none";
+    }
     return pull(pull.pull())
         + " ("
         + number(100 * pull.range().low(), 0)

@@ -136,8 +136,34 @@ public final class BatchLog {
     jar.stoodClear();
   }
 
+  void marc(double massG) {
+    StrainingLog strained = straining("weigh the marc");
+    bounded(massG);
+    strained.marc(massG);
+  }
+
+  /** What stays behind weighs no more than all that went in. */
+  private void bounded(double massG) {
+    SpiritIn spirit = charge.manner().spirit();
+    double mostG =
+        charge.herbMassG().high()
+            + charge.oil().oilMl().high()
+            + jar.toppedUpMl()
+            + (spirit == null ? 0 : spirit.massG());
+    require(
+        massG <= mostG,
+        "massG",
+        "At most about "
+            + Math.round(mostG)
+            + " g went in: "
+            + Math.round(massG)
+            + " g of it cannot be left.");
+  }
+
   void left(Decanted event) {
-    straining("decant").left(event);
+    StrainingLog strained = straining("decant");
+    bounded(event.massG());
+    strained.left(event);
     if (event.what() == Leaving.WATER) {
       jar.waterPouredOff();
     }

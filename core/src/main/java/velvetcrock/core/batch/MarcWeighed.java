@@ -23,7 +23,7 @@ public record MarcWeighed(double massG, String text) implements StrainingEvent {
 
   @Override
   public void applyTo(BatchLog log, Instant at) {
-    log.straining("weigh the marc").marc(massG);
+    log.marc(massG);
   }
 
   @Override

@@ -2,6 +2,7 @@ package velvetcrock.core.extraction;
 
 import static velvetcrock.core.Figures.plain;
 
+import java.util.Collections;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -25,6 +26,8 @@ import velvetcrock.core.materia.Part;
  * @param guesses the pull under each guess, in one order for all
  */
 public record Pull(double pull, Range range, List<Double> guesses, Reckoning reckoning) {
+  private static final Pull NOTHING =
+      new Pull(0, Range.exactly(0), Collections.nCopies(8, 0.0), Reckoning.writer().done());
   private static final double WASH_PER_DAY = Math.log(10) / 0.25;
   private static final double DIFFUSION_PER_DAY = Math.log(7) / 35;
   private static final double SPIRIT_PACE = 1.5;
@@ -106,6 +109,11 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
   /** The same of temperatures that were read or are planned. */
   public static Pull of(List<Leg> legs, CarrierBlend carriers, Herb herb) {
     return of(legs, carriers, herb, false);
+  }
+
+  /** Nothing is drawn, because the oil is solid. */
+  public static Pull nothing() {
+    return NOTHING;
   }
 
   /** From time at the pace of olive oil at 20 °C. */

@@ -381,7 +381,16 @@ public final class BatchReckoning {
     weighed(out, "Sediment", remains.sedimentG());
     weighed(out, "Water layer", remains.waterG());
     weighed(out, "Film", remains.filmG());
-    return Optional.of(Balance.of(in, out, leaving().map(Leaving::goneG).orElse(0.0)));
+    return Optional.of(
+        Balance.of(in, out, leaving().map(Leaving::goneG).orElse(0.0), staysBehind(density)));
+  }
+
+  /** What marc and film come to where nobody weighed them. */
+  private Balance.Expected staysBehind(double density) {
+    Yield predicted = this.yield(Objects.requireNonNull(state.strained()).expression());
+    double solidsG = herbs().stream().mapToDouble(HerbPortion::dryMatterG).sum();
+    return new Balance.Expected(
+        solidsG + predicted.keptByMarcMl() * density, predicted.filmMl() * density);
   }
 
   private static void weighed(List<Balance.Weighed> out, String what, double massG) {

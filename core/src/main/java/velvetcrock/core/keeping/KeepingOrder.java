@@ -1,5 +1,7 @@
 package velvetcrock.core.keeping;
 
+import static velvetcrock.core.Figures.plain;
+
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -77,9 +79,25 @@ public record KeepingOrder(
     problems.refuseIfAny();
   }
 
-  /** An infusion in one place and light from charging to straining. */
+  /**
+   * An infusion in one place and light from charging to straining.
+   *
+   * @throws velvetcrock.core.Refused at {@code trace} if it lasts longer than the infusion, whose
+   *     last day counts whole
+   */
   public static List<InfusingLeg> oneLeg(
       LocalDate chargedOn, LocalDate strainedOn, Trace trace, Light light) {
+    double mostHours = (ChronoUnit.DAYS.between(chargedOn, strainedOn) + 1) * 24.0;
+    Problems problems = new Problems();
+    problems.require(
+        strainedOn.isBefore(chargedOn) || trace.hours() <= mostHours,
+        "trace",
+        "A trace of "
+            + plain(trace.hours())
+            + " h is longer than the infusion, which lasted at most "
+            + plain(mostHours)
+            + " h.");
+    problems.refuseIfAny();
     double hours = Math.max(0, ChronoUnit.DAYS.between(chargedOn, strainedOn)) * 24.0;
     return List.of(new InfusingLeg("infusing", hours, trace, light));
   }

@@ -132,14 +132,13 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       LocalDate ready = start.plusDays(days);
       Infusion infusion = Infusion.of(method, hours, order.herb().handling().drawing().ceilingC());
       boolean solid = infusion.trace().hottestC() < charge.carriers().meltedAboveC();
-      double pull =
+      Pull pull =
           solid
-              ? 0
+              ? Pull.nothing()
               : Pull.of(
-                      List.of(infusion.pullLeg()),
-                      charge.carriers(),
-                      new Pull.Herb(order.cut(), order.part(), method == Method.SPIRIT))
-                  .pull();
+                  List.of(infusion.pullLeg()),
+                  charge.carriers(),
+                  new Pull.Herb(order.cut(), order.part(), method == Method.SPIRIT));
       InfusingLeg leg = infusion.keepingLeg();
       int checks = infusion.checks();
       return new Way(

@@ -218,14 +218,13 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
         obstacles.add(Obstacle.of(Obstacle.Kind.TOO_HOT, bearsC));
       }
       boolean solid = infusion.trace().hottestC() < carriers.meltedAboveC();
-      double pull =
+      Pull pull =
           solid
-              ? 0
+              ? Pull.nothing()
               : Pull.of(
-                      List.of(infusion.pullLeg()),
-                      carriers,
-                      new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT))
-                  .pull();
+                  List.of(infusion.pullLeg()),
+                  carriers,
+                  new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT));
       List<Caution> due = cautions(method, charge, reckoned, infusion);
       if (solid) {
         obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));

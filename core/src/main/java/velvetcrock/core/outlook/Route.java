@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.charge.JarChoice;
+import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
@@ -51,12 +52,17 @@ public record Route(
    * What comes of it.
    *
    * @param strength against a dried 1:5, which is 1
-   * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
+   * @param drawn how much is drawn, with its width; nothing where the oil would be solid
    * @param keepingSpentDays keeping spent while it draws, days
    * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles; for
    *     eating in the fridge
    */
-  public record Outcome(double strength, double pull, double keepingSpentDays, Promise keeps) {}
+  public record Outcome(double strength, Pull drawn, double keepingSpentDays, Promise keeps) {
+    /** Relative pull, 0–1. */
+    public double pull() {
+      return drawn.pull();
+    }
+  }
 
   /**
    * How long and when.

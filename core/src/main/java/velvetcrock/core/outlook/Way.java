@@ -3,6 +3,7 @@ package velvetcrock.core.outlook;
 import java.time.LocalDate;
 import java.util.List;
 import velvetcrock.core.caution.Caution;
+import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.materia.Method;
 
 /**
@@ -12,7 +13,7 @@ import velvetcrock.core.materia.Method;
  * @param oilMl oil to be charged, ml, so that enough comes out
  * @param days from when to when
  * @param hours how long it draws, h
- * @param pull relative pull, 0–1, ± 0.1; 0 where the oil would be solid
+ * @param drawn how much is drawn, with its width; nothing where the oil would be solid
  * @param keepingSpentDays keeping spent while it draws, days at 20 °C in the dark
  * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles
  * @param handsOnMinutes work in all, min
@@ -24,12 +25,17 @@ public record Way(
     double oilMl,
     Days days,
     double hours,
-    double pull,
+    Pull drawn,
     double keepingSpentDays,
     Promise keeps,
     int handsOnMinutes,
     int checks,
     List<Caution> cautions) {
+
+  /** Relative pull, 0–1. */
+  public double pull() {
+    return drawn.pull();
+  }
 
   /**
    * From when to when.

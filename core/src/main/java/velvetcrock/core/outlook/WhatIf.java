@@ -48,12 +48,17 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
    * The oil strained after a time.
    *
    * @param hours after which, h
-   * @param pull relative pull, 0–1
+   * @param drawn how much is drawn, with its width
    * @param spentDays keeping spent while it drew, days at 20 °C in the dark
    * @param leftDays keeping left on straining, days at 20 °C in the dark; not below 0
    * @param keeps what may be promised of its keeping
    */
-  public record Point(double hours, double pull, double spentDays, double leftDays, Promise keeps) {
+  public record Point(double hours, Pull drawn, double spentDays, double leftDays, Promise keeps) {
+    /** Relative pull, 0–1. */
+    public double pull() {
+      return drawn.pull();
+    }
+
     /** Days that it keeps from straining by every rule, once it is shown dry where it has to be. */
     public int keepsDays() {
       return keeps.dryDays();
@@ -151,14 +156,13 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
 
   private static Point point(Setting setting, CarrierBlend carriers, Charge charge, double hours) {
     Trace trace = Trace.steady(setting.celsius(), hours);
-    double pull =
+    Pull pull =
         setting.celsius() < carriers.meltedAboveC()
-            ? 0
+            ? Pull.nothing()
             : Pull.of(
-                    List.of(new Pull.Leg(trace, setting.agitation())),
-                    carriers,
-                    new Pull.Herb(setting.herb().cut(), setting.herb().part(), setting.spirit()))
-                .pull();
+                List.of(new Pull.Leg(trace, setting.agitation())),
+                carriers,
+                new Pull.Herb(setting.herb().cut(), setting.herb().part(), setting.spirit()));
     InfusingLeg leg = new InfusingLeg("drawing", hours, trace, setting.light());
     LocalDate strained = setting.on().plusDays((long) Math.ceil(hours / 24));
     KeepingOrder order =

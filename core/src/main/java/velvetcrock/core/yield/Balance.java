@@ -5,6 +5,7 @@ import static velvetcrock.core.Figures.plain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
@@ -27,6 +28,12 @@ public record Balance(
     List<String> causes,
     Reckoning reckoning) {
 
+  private static final String MARC = "marc";
+  private static final String FILM = "film";
+
+  /** How far what is expected to stay behind may be off. */
+  private static final double EXPECTED_WITHIN = 1.5;
+
   private static final double LEAST_GAP_G = 5;
   private static final double GAP_SHARE = 0.03;
   private static final double HEAVIEST_G = 1_000_000;
@@ -40,20 +47,44 @@ public record Balance(
   public record Weighed(String what, double massG) {}
 
   /**
+   * Balances what was weighed, where nothing is known of what the marc keeps.
+   *
+   * @throws velvetcrock.core.Refused as {@link #of(List, List, double, Expected)}
+   */
+  public static Balance of(List<Weighed> in, List<Weighed> out, double drivenOffG) {
+    return of(in, out, drivenOffG, Expected.NOTHING);
+  }
+
+  /**
+   * What stays behind where nobody weighed it.
+   *
+   * @param marcG marc with the oil that it keeps, g; 0 where nothing is known of it
+   * @param filmG film on vessels and filter, g; 0 where nothing is known of it
+   */
+  public record Expected(double marcG, double filmG) {
+    /** Nothing is known. */
+    public static final Expected NOTHING = new Expected(0, 0);
+  }
+
+  /**
    * Balances.
    *
    * @param in at least one
    * @param out what was weighed afterwards; film counts where it is listed
    * @param drivenOffG water and spirit seen to leave by weighing, g, not negative
+   * @param expected what stays behind where it was not weighed
    * @throws velvetcrock.core.Refused at {@code in}, {@code in[i].massG}, {@code out[i].massG} or
-   *     {@code drivenOffG}
+   *     {@code drivenOffG}; so too where what stays behind weighs more than all that went in
    */
-  public static Balance of(List<Weighed> in, List<Weighed> out, double drivenOffG) {
+  public static Balance of(
+      List<Weighed> in, List<Weighed> out, double drivenOffG, Expected expected) {
     Problems problems = new Problems();
     problems.require(!in.isEmpty(), "in", "Something went in.");
     check(problems, "in", in);
     check(problems, "out", out);
     problems.require(drivenOffG >= 0 && drivenOffG <= HEAVIEST_G, "drivenOffG", "Not below 0.");
+    problems.refuseIfAny();
+    bounded(problems, in, out, drivenOffG);
     problems.refuseIfAny();
 
     Reckoning.Writer lines = Reckoning.writer();
@@ -81,33 +112,65 @@ public record Balance(
         outG,
         gap,
         closes,
-        closes ? List.of() : causes(gap, in, out, drivenOffG),
+        closes ? List.of() : causes(gap, in, out, drivenOffG, expected),
         lines.done());
   }
 
   private static List<String> causes(
-      double gap, List<Weighed> in, List<Weighed> out, double drivenOffG) {
+      double gap, List<Weighed> in, List<Weighed> out, double drivenOffG, Expected expected) {
     List<String> causes = new ArrayList<>();
     if (gap > 0) {
-      if (!named(out, "marc")) {
-        causes.add("The marc was not weighed: it keeps oil.");
+      double explained = 0;
+      if (!named(out, MARC)) {
+        causes.add(
+            expected.marcG > 0
+                ? "The marc was not weighed: with the oil that it keeps it comes to about "
+                    + Math.round(expected.marcG)
+                    + " g."
+                : "The marc was not weighed: it keeps oil.");
+        explained += expected.marcG > 0 ? expected.marcG : gap;
       }
       if (drivenOffG == 0 && (named(in, "spirit") || named(in, "fresh") || named(in, "wilted"))) {
         causes.add("Water or spirit left on the heat without being weighed.");
       }
-      if (!named(out, "film")) {
+      if (!named(out, FILM)) {
         causes.add("Film on vessels, cloth and filter was not weighed.");
+        explained += expected.filmG;
       }
       if (!named(out, "sediment") && !named(out, "water")) {
         causes.add("Sediment or a water layer was poured away.");
       }
-      causes.add("Something was spilled, or a weighing has a slip in it.");
+      if (gap > EXPECTED_WITHIN * explained) {
+        causes.add("Something was spilled, or a weighing has a slip in it.");
+      }
     } else {
       causes.add("A vessel was weighed along with what was in it.");
       causes.add("A top-up or another addition was not written down.");
       causes.add("Water came in: condensation, or drips from the bath.");
     }
     return causes;
+  }
+
+  /** What stays behind or leaves cannot weigh more than all that went in. */
+  private static void bounded(
+      Problems problems, List<Weighed> in, List<Weighed> out, double drivenOffG) {
+    double inG = in.stream().mapToDouble(Weighed::massG).sum();
+    double most = inG + Math.max(LEAST_GAP_G, GAP_SHARE * inG);
+    problems.require(
+        drivenOffG <= most,
+        "drivenOffG",
+        plain(drivenOffG) + " g cannot leave of " + plain(inG) + " g that went in.");
+    double behindG = 0;
+    for (int i = 0; i < out.size(); i++) {
+      String what = out.get(i).what().toLowerCase(Locale.ROOT);
+      if (Stream.of(MARC, FILM, "sediment").anyMatch(what::contains)) {
+        behindG += out.get(i).massG();
+        problems.require(
+            behindG <= most,
+            "out[" + i + "].massG",
+            "What stays behind cannot weigh more than the " + plain(inG) + " g that went in.");
+      }
+    }
   }
 
   private static boolean named(List<Weighed> things, String word) {

@@ -126,6 +126,36 @@ class BalanceOfBatchTest {
     assertThatThrownBy(() -> new MarcWeighed(-1, "")).hasMessageContaining("massG");
   }
 
+  /** What marc and film keep is known well enough: nobody slipped. */
+  @Test
+  void aGapThatMarcAndFilmExplainIsNoSlip() {
+    charge(50, 400, HerbState.DRIED);
+    happens(900, new Strained(320, "", Expression.SQUEEZE, new Range(1, 2)));
+    assertThat(balance().causes().get(0)).matches("The marc was not weighed: .* about 1\\d\\d g.");
+    assertThat(balance().causes()).noneMatch(c -> c.contains("slip"));
+
+    entries.clear();
+    charge(50, 400, HerbState.DRIED);
+    happens(900, new Strained(120, "", Expression.SQUEEZE, new Range(1, 2)));
+    assertThat(balance().causes()).anyMatch(c -> c.contains("slip"));
+
+    happens(901, new MarcWeighed(120, "120 g"));
+    assertThat(balance().causes())
+        .noneMatch(c -> c.contains("marc"))
+        .anyMatch(c -> c.contains("slip"));
+  }
+
+  @Test
+  void whatStaysBehindIsNoMoreThanWentIn() {
+    charge(50, 400, HerbState.DRIED);
+    happens(900, new Strained(320, "", Expression.SQUEEZE, new Range(1, 2)));
+    happens(901, new MarcWeighed(460, "460 g"));
+    assertThatThrownBy(() -> BatchLog.fold(entries)).hasMessageContaining("massG: At most about");
+    entries.remove(entries.size() - 1);
+    happens(901, new Decanted(Leaving.FILM, 460, "460 g"));
+    assertThatThrownBy(() -> BatchLog.fold(entries)).hasMessageContaining("massG: At most about");
+  }
+
   private Balance balance() {
     return new BatchReckoning(CATALOGUE, BatchLog.fold(entries)).balance().orElseThrow();
   }

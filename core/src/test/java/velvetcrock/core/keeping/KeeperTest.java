@@ -215,7 +215,7 @@ class KeeperTest {
             HerbState.DRIED,
             false,
             Use.SKIN,
-            KeepingOrder.oneLeg(CHARGED, CHARGED, Trace.steady(125, 36), Light.DARK),
+            List.of(new InfusingLeg("infusing", 0, Trace.steady(125, 36), Light.DARK)),
             List.of(),
             clear);
     Keeping keeping = Keeper.reckon(order);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.instancio.junit.Given;
@@ -44,7 +45,9 @@ class KeepingLawsTest {
       state = pick(HerbState.values());
       wet = state != HerbState.DRIED && random.nextBoolean();
       celsius = random.nextDouble(10, 95);
-      hours = random.nextDouble(0.5, 60);
+      hours =
+          random.nextDouble(
+              0.5, Math.min(60, 24 * (1 + ChronoUnit.DAYS.between(CHARGED, strained))));
       light = pick(Light.values());
       store =
           new Store(

@@ -75,6 +75,20 @@ class BalanceTest {
   }
 
   @Test
+  void whatStaysBehindOrLeavesIsNoMoreThanWentIn() {
+    List<Weighed> in = List.of(new Weighed("olive", 100), new Weighed("yarrow", 20));
+    assertThatThrownBy(
+            () -> Balance.of(in, List.of(new Weighed("oil", 60), new Weighed("marc", 126)), 0))
+        .hasMessageContaining("out[1].massG");
+    assertThatThrownBy(
+            () -> Balance.of(in, List.of(new Weighed("marc", 90), new Weighed("film", 40)), 0))
+        .hasMessageContaining("out[1].massG");
+    assertThatThrownBy(() -> Balance.of(in, List.of(new Weighed("oil", 60)), 130))
+        .hasMessageContaining("drivenOffG");
+    assertThat(Balance.of(in, List.of(new Weighed("marc", 119)), 0).outG()).isEqualTo(119);
+  }
+
+  @Test
   void aNegativeWeightIsNamedByItsPlace() {
     assertThatThrownBy(
             () -> Balance.of(List.of(new Weighed("oil", 1)), List.of(new Weighed("marc", -1)), 0))
