@@ -382,17 +382,25 @@ final class PotWords {
           case FALLING -> "falling";
         };
     if (leaves.isPresent()) {
-      return heads + ", leaves the band in about " + minutes(leaves.getAsDouble());
+      return heads + ", leaves the band in " + within(f, f.perMinute() > 0);
     }
     if (enters.isPresent()) {
-      return heads + ", in the band in about " + minutes(enters.getAsDouble());
+      return heads + ", in the band in " + within(f, f.perMinute() < 0);
     }
     return f.settlesC().isPresent() && f.heading() != Forecast.Heading.STEADY
         ? heads + ", settling near " + fmt.degrees(f.settlesC().getAsDouble())
         : heads;
   }
 
-  private String minutes(double minutes) {
-    return minutes < 1 ? "a minute" : fmt.time(minutes / 60);
+  /** Between how many minutes it passes the band's upper or lower end. */
+  private String within(Forecast f, boolean upper) {
+    double level = upper ? goal.band().highC() : goal.band().lowC();
+    Range minutes = f.minutesToWithin(level).orElseThrow();
+    double low = Math.max(1, minutes.low());
+    return minutes.high() < 1
+        ? "a minute"
+        : minutes.high() >= 1.2 * low && minutes.high() >= low + 1
+            ? fmt.time(low / 60) + " to " + fmt.time(minutes.high() / 60)
+            : "about " + fmt.time(low / 60);
   }
 }

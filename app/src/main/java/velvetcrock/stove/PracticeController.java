@@ -88,7 +88,7 @@ class PracticeController {
     record Curve(List<Double> hours, List<Double> degrees) {}
 
     /** What is to be seen. */
-    record Scene(String knob, boolean windowOpen, boolean waterLow, int waterPercent) {}
+    record Scene(String knob, boolean windowOpen, boolean waterLow, int waterPercent, String lid) {}
   }
 
   @GetMapping("/stove/practice")
@@ -151,6 +151,8 @@ class PracticeController {
     }
     if ("window".equals(act)) {
       pot.shutWindow();
+    } else if ("lid".equals(act)) {
+      pot.turnLid();
     } else if ("water".equals(act)) {
       pot.topUp();
     }
@@ -185,7 +187,11 @@ class PracticeController {
         String.format(Locale.ROOT, "%.1f", fmt.inDegrees(celsius)),
         fmt.time(pot.hours()),
         new Out.Scene(
-            pot.knob(), pot.windowOpen(), pot.waterLow(), (int) Math.round(100 * pot.waterShare())),
+            pot.knob(),
+            pot.windowOpen(),
+            pot.waterLow(),
+            (int) Math.round(100 * pot.waterShare()),
+            pot.lidded() ? "on" : "off"),
         high ? "out" : low ? "near" : "in",
         high ? "too hot" : low ? "below the band" : "in the band",
         stats == null ? "–" : fmt.percent(stats.inBandFraction()),

@@ -94,6 +94,15 @@ public final class PracticePot {
     pot.surround(ROOM_C, 1);
   }
 
+  /** Puts the lid on the bath, or takes it off. */
+  synchronized void turnLid() {
+    pot.lid(!pot.lidded());
+  }
+
+  synchronized boolean lidded() {
+    return pot.lidded();
+  }
+
   synchronized void topUp() {
     pot.fill(pot.appliance().waterG());
   }

@@ -20,6 +20,7 @@ import velvetcrock.core.heat.Appliance;
  * @param every time between readings, by its own clock
  * @param speed how many times as fast as real its clock runs, until it has caught up with now
  * @param back how long ago it begins
+ * @param lid whether its bath has a lid on
  * @param noiseC spread of its readings, °C
  * @param count readings after which it stops; 0 for never
  */
@@ -33,6 +34,7 @@ public record Options(
     double speed,
     Duration back,
     double noiseC,
+    boolean lid,
     long count) {
   /** Fastest its clock runs. */
   public static final double MOST_SPEED = 3600;
@@ -43,6 +45,7 @@ public record Options(
         --appliance slow-cooker   gas-ring, electric-plate, slow-cooker, dehydrator, oven, yoghurt-maker,
                                   sunny-window, cupboard
         --setting warm            where its knob is; type another and Enter to turn it
+        --lid off                 on: the bath has a lid, and loses a tenth of its water; type lid to change it
         --every 2                 seconds between readings, by its own clock
         --speed 1                 how fast its clock runs, up to 3600, until it has caught up with now
         --back 0                  hours ago at which it begins
@@ -57,6 +60,7 @@ public record Options(
           "--batch",
           "--appliance",
           "--setting",
+          "--lid",
           "--every",
           "--speed",
           "--back",
@@ -99,6 +103,7 @@ public record Options(
         number(given, "--speed", 1, 0.001, MOST_SPEED),
         Duration.ofSeconds(Math.round(3600 * number(given, "--back", 0, 0, 24 * 60))),
         number(given, "--noise", 0.2, 0, 20),
+        lid(given.getOrDefault("--lid", "off")),
         Math.round(number(given, "--count", 0, 0, 1e9)));
   }
 
@@ -108,6 +113,14 @@ public record Options(
     } catch (IllegalArgumentException e) {
       throw new IllegalArgumentException("There is no appliance “" + name + "”.\n" + USAGE);
     }
+  }
+
+  private static boolean lid(String word) {
+    return switch (word) {
+      case "on" -> true;
+      case "off" -> false;
+      default -> throw new IllegalArgumentException("The lid is on or off, not “" + word + "”.");
+    };
   }
 
   private static double number(

@@ -51,6 +51,7 @@ public final class Probe {
     this.out = out;
     this.pot = new ThermalPot(options.appliance(), ROOM_C);
     this.pot.turn(options.appliance().setting(options.setting()));
+    this.pot.lid(options.lid());
     this.clock = Instant.now().minus(options.back());
     this.pot.startAt(
         clock.atZone(java.time.ZoneId.systemDefault()).toLocalTime().toSecondOfDay() / 3600.0);
@@ -74,9 +75,20 @@ public final class Probe {
   private void listen() {
     try (Scanner typed = new Scanner(System.in)) {
       while (typed.hasNextLine()) {
-        turn(typed.nextLine().strip());
+        String word = typed.nextLine().strip();
+        if (word.equals("lid")) {
+          turnLid();
+        } else {
+          turn(word);
+        }
       }
     }
+  }
+
+  /** Puts the lid on, or takes it off. */
+  public synchronized void turnLid() {
+    pot.lid(!pot.lidded());
+    out.println("The lid is " + (pot.lidded() ? "on." : "off."));
   }
 
   /** Turns the knob; to off where there is no such setting. */

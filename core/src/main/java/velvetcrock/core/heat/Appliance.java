@@ -4,18 +4,17 @@ import java.util.List;
 import velvetcrock.core.materia.Method;
 
 /**
- * What oil is kept warm on, with the figures of its stand-in: a lump of heat capacity C that loses
- * UA·(T − room), fed by a power that a knob or a thermostat sets (typical; measured of none).
+ * What oil is kept warm on, with the figures of its stand-in: two lumps, a body that loses UA·(T −
+ * room) and is fed by a power that a knob or a thermostat sets, and the jar of oil in it, which
+ * follows (typical; measured of none).
  */
 public enum Appliance {
   /** A gas ring under a water bath. */
   GAS_RING(
       "Gas ring",
       true,
-      10_400,
-      3.5,
-      0.028,
-      2000,
+      new Lumps(10_400, 3.5, 600),
+      new Water(0.028, 2000),
       new Setting("lowest", 150),
       new Setting("low", 300),
       new Setting("medium", 700)),
@@ -23,10 +22,8 @@ public enum Appliance {
   ELECTRIC_PLATE(
       "Electric plate",
       false,
-      11_500,
-      3.5,
-      0.028,
-      2000,
+      new Lumps(11_500, 3.5, 600),
+      new Water(0.028, 2000),
       new Setting("1", 900, 44, 3),
       new Setting("2", 900, 62, 3),
       new Setting("3", 900, 84, 3)),
@@ -34,10 +31,8 @@ public enum Appliance {
   SLOW_COOKER(
       "Slow cooker",
       false,
-      3100,
-      1.1,
-      0,
-      0,
+      new Lumps(3100, 1.1, 200),
+      Water.NONE,
       new Setting("warm", 53),
       new Setting("low", 75),
       new Setting("high", 110)),
@@ -45,10 +40,8 @@ public enum Appliance {
   DEHYDRATOR(
       "Dehydrator",
       false,
-      4000,
-      4,
-      0,
-      0,
+      new Lumps(4000, 4, 900),
+      Water.NONE,
       new Setting("35", 300, 35, 1.5),
       new Setting("42", 300, 42, 1.5),
       new Setting("50", 300, 50, 1.5)),
@@ -56,46 +49,58 @@ public enum Appliance {
   OVEN(
       "Oven",
       false,
-      9000,
-      5,
-      0,
-      0,
+      new Lumps(9000, 5, 900),
+      Water.NONE,
       new Setting("50", 800, 58, 6),
       new Setting("80", 800, 90, 6),
       new Setting("100", 800, 110, 6)),
   /** A yoghurt maker with a jar in it. */
-  YOGHURT_MAKER("Yoghurt maker", false, 4600, 0.62, 0, 0, new Setting("on", 14.5)),
+  YOGHURT_MAKER(
+      "Yoghurt maker", false, new Lumps(4600, 0.62, 600), Water.NONE, new Setting("on", 14.5)),
   /** A jar in a sunny window: 14 W of sun on it at noon. */
-  SUNNY_WINDOW("Sunny window", false, 2400, 0.9, 0, 0, new Setting("sun", 14)),
+  SUNNY_WINDOW(
+      "Sunny window", false, new Lumps(2400, 0.9, 100), Water.NONE, new Setting("sun", 14)),
   /** A jar in a cupboard: nothing warms it. */
-  CUPBOARD("Cupboard", false, 2400, 0.9, 0, 0, new Setting("shut", 0));
+  CUPBOARD("Cupboard", false, new Lumps(2400, 0.9, 100), Water.NONE, new Setting("shut", 0));
+
+  /** Half a litre of oil in its jar, J/K (typical). */
+  private static final double JAR_J_PER_K = 1200;
 
   /** The knob at nothing. */
   public static final Setting OFF = new Setting("off", 0);
 
   private final String words;
   private final boolean flame;
-  private final double heatCapacity;
-  private final double lossWPerK;
-  private final double waterAreaM2;
-  private final double waterG;
+  private final Lumps lumps;
+  private final Water water;
   private final List<Setting> settings;
 
-  Appliance(
-      String words,
-      boolean flame,
-      double heatCapacity,
-      double lossWPerK,
-      double waterAreaM2,
-      double waterG,
-      Setting... settings) {
+  Appliance(String words, boolean flame, Lumps lumps, Water water, Setting... settings) {
     this.words = words;
     this.flame = flame;
-    this.heatCapacity = heatCapacity;
-    this.lossWPerK = lossWPerK;
-    this.waterAreaM2 = waterAreaM2;
-    this.waterG = waterG;
+    this.lumps = lumps;
+    this.water = water;
     this.settings = List.of(settings);
+  }
+
+  /**
+   * What takes up its heat: a body (pot and bath, crock, box) that loses it to the room, and in it
+   * the jar of oil, which follows.
+   *
+   * @param heatCapacity of body and jar together, J/K
+   * @param lossWPerK what the body loses to the room, W/K
+   * @param lagS how far the oil lags behind the body, s
+   */
+  private record Lumps(double heatCapacity, double lossWPerK, double lagS) {}
+
+  /**
+   * The water of its bath.
+   *
+   * @param areaM2 its surface, m²
+   * @param fullG when full, g
+   */
+  private record Water(double areaM2, double fullG) {
+    static final Water NONE = new Water(0, 0);
   }
 
   /**
@@ -135,7 +140,7 @@ public enum Appliance {
 
   /** Whether a water bath stands on it. */
   public boolean bath() {
-    return waterG > 0;
+    return water.fullG() > 0;
   }
 
   /** Whether oil is drawn on it by a method (practice). */
@@ -167,22 +172,32 @@ public enum Appliance {
 
   /** Heat capacity of pot, bath and oil together, J/K. */
   public double heatCapacity() {
-    return heatCapacity;
+    return lumps.heatCapacity();
+  }
+
+  /** Heat capacity of the jar with its oil alone, J/K. */
+  public double jarCapacity() {
+    return JAR_J_PER_K;
+  }
+
+  /** What passes from its body to the jar, W/K. */
+  public double jarWPerK() {
+    return JAR_J_PER_K / lumps.lagS();
   }
 
   /** What it loses to the room, W/K. */
   public double lossWPerK() {
-    return lossWPerK;
+    return lumps.lossWPerK();
   }
 
   /** Open water of its bath, m². */
   public double waterAreaM2() {
-    return waterAreaM2;
+    return water.areaM2();
   }
 
   /** Water in its bath when full, g. */
   public double waterG() {
-    return waterG;
+    return water.fullG();
   }
 
   /** The positions of its knob above off, the coolest first. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.regression.SimpleRegression;
+import velvetcrock.core.Range;
 import velvetcrock.core.heat.HeatStatistics.Band;
 
 /**
@@ -15,15 +16,25 @@ import velvetcrock.core.heat.HeatStatistics.Band;
  * @param perMinute how fast it rises, °C/min; falling below 0
  * @param settlesC where it would settle, °C; empty where its pace does not slacken
  * @param decayPerMinute k, 1/min; 0 for a straight line
+ * @param perMinuteWithin how far its pace may be off to either side, °C/min (80 %)
+ * @param mostC what it cannot pass, °C: 100 in a bath of water, endless elsewhere
  */
 public record Forecast(
-    double celsius, double perMinute, OptionalDouble settlesC, double decayPerMinute) {
+    double celsius,
+    double perMinute,
+    OptionalDouble settlesC,
+    double decayPerMinute,
+    double perMinuteWithin,
+    double mostC) {
   /** How far back it looks, h. */
   public static final double LOOKS_BACK_HOURS = 12 / 60.0;
 
   /** Slower than this it counts as steady, °C/min. */
   private static final double STEADY = 0.05;
 
+  private static final double BOILS_C = 100;
+  private static final double ANY_C = Double.POSITIVE_INFINITY;
+  private static final double WITHIN_80 = 1.28;
   private static final int FEWEST = 3;
   private static final int FEWEST_FOR_A_CURVE = 8;
   private static final double SLACKENING = 0.9;
@@ -60,13 +71,15 @@ public record Forecast(
     }
     Line all = Line.through(last, now);
     if (last.size() < FEWEST_FOR_A_CURVE) {
-      return Optional.of(new Forecast(all.at, all.slope, OptionalDouble.empty(), 0));
+      return Optional.of(
+          new Forecast(all.at, all.slope, OptionalDouble.empty(), 0, all.within, ANY_C));
     }
     double middle = (now + last.get(0).hours()) / 2;
     List<Trace.Point> early = last.stream().filter(p -> p.hours() < middle).toList();
     List<Trace.Point> late = last.stream().filter(p -> p.hours() >= middle).toList();
     if (early.size() < FEWEST || late.size() < FEWEST) {
-      return Optional.of(new Forecast(all.at, all.slope, OptionalDouble.empty(), 0));
+      return Optional.of(
+          new Forecast(all.at, all.slope, OptionalDouble.empty(), 0, all.within, ANY_C));
     }
     Line before = Line.through(early, now);
     Line after = Line.through(late, now);
@@ -76,22 +89,80 @@ public record Forecast(
             && Math.abs(after.slope) < SLACKENING * Math.abs(before.slope)
             && Math.abs(before.slope) > STEADY;
     if (!slackens) {
-      return Optional.of(new Forecast(after.at, after.slope, OptionalDouble.empty(), 0));
+      return Optional.of(
+          new Forecast(after.at, after.slope, OptionalDouble.empty(), 0, after.within, ANY_C));
     }
     double k = Math.log(before.slope / after.slope) / apart;
     double slopeNow = after.slope * Math.exp(-k * apart / 2);
     return Optional.of(
-        new Forecast(after.at, slopeNow, OptionalDouble.of(after.at + slopeNow / k), k));
+        new Forecast(
+            after.at,
+            slopeNow,
+            OptionalDouble.of(after.at + slopeNow / k),
+            k,
+            after.within,
+            ANY_C));
   }
 
-  private record Line(double at, double slope) {
+  private record Line(double at, double slope, double within) {
     static Line through(List<Trace.Point> points, double now) {
       SimpleRegression line = new SimpleRegression();
       points.forEach(p -> line.addData((p.hours() - now) * 60, p.celsius()));
       double slope = Double.isNaN(line.getSlope()) ? 0 : line.getSlope();
       return new Line(
-          slope == 0 ? points.get(points.size() - 1).celsius() : line.predict(0), slope);
+          slope == 0 ? points.get(points.size() - 1).celsius() : line.predict(0),
+          slope,
+          slopeWithin(line));
     }
+  }
+
+  private static double slopeWithin(SimpleRegression line) {
+    double error = line.getSlopeStdErr();
+    return Double.isNaN(error) ? 0 : WITHIN_80 * error;
+  }
+
+  /**
+   * The same where the oil stands in a bath of water: that does not pass 100 °C, and neither does
+   * the oil.
+   */
+  public Forecast inWater() {
+    return new Forecast(
+        celsius,
+        perMinute,
+        settlesC.isPresent()
+            ? OptionalDouble.of(Math.min(BOILS_C, settlesC.getAsDouble()))
+            : settlesC,
+        decayPerMinute,
+        perMinuteWithin,
+        BOILS_C);
+  }
+
+  /**
+   * Between how many minutes it passes a temperature: with its pace at either end of what fits, and
+   * slackening or not.
+   *
+   * @return empty where it does not within three hours; where only the quicker end does, the slower
+   *     is three hours
+   */
+  public Optional<Range> minutesToWithin(double levelC) {
+    OptionalDouble usual = minutesTo(levelC);
+    if (usual.isEmpty()) {
+      return Optional.empty();
+    }
+    double sign = Math.signum(perMinute);
+    Forecast quick =
+        new Forecast(
+            celsius, perMinute + sign * perMinuteWithin, OptionalDouble.empty(), 0, 0, mostC);
+    double slower = perMinute - sign * perMinuteWithin;
+    Forecast slow = new Forecast(celsius, slower, OptionalDouble.empty(), decayPerMinute, 0, mostC);
+    return Optional.of(
+        new Range(
+            Math.min(usual.getAsDouble(), quick.minutesTo(levelC).orElse(usual.getAsDouble())),
+            Math.max(
+                usual.getAsDouble(),
+                slower * sign <= 0
+                    ? FARTHEST_MINUTES
+                    : slow.minutesTo(levelC).orElse(FARTHEST_MINUTES))));
   }
 
   /** Rising, falling or neither. */
@@ -108,7 +179,7 @@ public record Forecast(
    */
   public OptionalDouble minutesTo(double levelC) {
     double way = levelC - celsius;
-    if (heading() == Heading.STEADY || way * perMinute <= 0) {
+    if (heading() == Heading.STEADY || way * perMinute <= 0 || levelC > mostC) {
       return OptionalDouble.empty();
     }
     double minutes =

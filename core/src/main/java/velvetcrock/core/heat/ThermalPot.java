@@ -6,10 +6,13 @@ import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
 
 /**
- * The thermal stand-in for a pot: C·dT/dt = P(t) − UA·(T − T_room) − L·evaporation, stepped by
- * Runge and Kutta's rule; a thermostat looks before every step. Evaporation after Dalton, area × β
- * × (p(T) − half of p(room)), with the vapour pressure after Magnus. A bath that boils stays at 100
- * °C until it is dry; then the pot is lighter and runs away. Not safe for use by several threads.
+ * The thermal stand-in for a pot, in two lumps: the body (pot and bath) with C·dT/dt = P(t) − UA·(T
+ * − T_room) − L·evaporation − K·(T − T_jar), and the jar of oil, C_jar·dT_jar/dt = K·(T − T_jar),
+ * stepped by Runge and Kutta's rule; a thermostat looks at the body before every step. So the oil
+ * lags, and after the knob is turned down it rises on for a while. Evaporation after Dalton, area ×
+ * β × (p(T) − half of p(room)), with the vapour pressure after Magnus; a lid takes nine tenths of
+ * it. A bath that boils stays at 100 °C until it is dry; then the pot is lighter and runs away. Not
+ * safe for use by several threads.
  */
 public final class ThermalPot {
   /** Longest step, s: evaporation is looked at this often. */
@@ -25,6 +28,7 @@ public final class ThermalPot {
   /** Mass transfer from still water into a kitchen's air, g/(s·m²·Pa) (typical). */
   private static final double BETA = 6e-5;
 
+  private static final double UNDER_A_LID = 0.1;
   private static final double BOILS_C = 100;
   private static final double HUMIDITY = 0.5;
   private static final double SECONDS_PER_HOUR = 3600;
@@ -36,7 +40,9 @@ public final class ThermalPot {
   private Appliance.Setting setting = Appliance.OFF;
   private double roomC;
   private double lossFactor = 1;
-  private double celsius;
+  private double bodyC;
+  private double oilC;
+  private boolean lidded;
   private double waterG;
   private double seconds;
   private boolean heating;
@@ -49,7 +55,8 @@ public final class ThermalPot {
   public ThermalPot(Appliance appliance, double roomC) {
     this.appliance = appliance;
     this.roomC = roomC;
-    this.celsius = roomC;
+    this.bodyC = roomC;
+    this.oilC = roomC;
     this.waterG = appliance.waterG();
   }
 
@@ -74,7 +81,7 @@ public final class ThermalPot {
   /** Turns its knob. */
   public void turn(Appliance.Setting to) {
     setting = to;
-    heating = !to.switched() || celsius < to.thermostatC() + to.swingC();
+    heating = !to.switched() || bodyC < to.thermostatC() + to.swingC();
   }
 
   /**
@@ -88,6 +95,11 @@ public final class ThermalPot {
     lossFactor = draught;
   }
 
+  /** Puts a lid on its bath, or takes it off. */
+  public void lid(boolean on) {
+    lidded = on;
+  }
+
   /** Begins its clock at an hour of the day, for the sun. */
   public void startAt(double hourOfDay) {
     seconds = hourOfDay * SECONDS_PER_HOUR;
@@ -95,7 +107,8 @@ public final class ThermalPot {
 
   /** Puts it at a temperature. */
   public void warmTo(double to) {
-    celsius = to;
+    bodyC = to;
+    oilC = to;
   }
 
   /** Sets the water of its bath, g. */
@@ -104,8 +117,7 @@ public final class ThermalPot {
       double added = grams - waterG;
       if (added > 0) {
         double held = heatCapacity();
-        celsius =
-            (celsius * held + roomC * added * WATER_J_PER_G_K) / (held + added * WATER_J_PER_G_K);
+        bodyC = (bodyC * held + roomC * added * WATER_J_PER_G_K) / (held + added * WATER_J_PER_G_K);
       }
       waterG = grams;
     }
@@ -127,32 +139,35 @@ public final class ThermalPot {
         new OrdinaryDifferentialEquation() {
           @Override
           public int getDimension() {
-            return 1;
+            return 2;
           }
 
           @Override
           public double[] computeDerivatives(double t, double[] y) {
+            double toJar = appliance.jarWPerK() * (y[0] - y[1]);
             return new double[] {
-              (power - lossW(y[0]) - evaporation(y[0]) * LATENT_J_PER_G) / capacity
+              (power - lossW(y[0]) - evaporation(y[0]) * LATENT_J_PER_G - toJar) / capacity,
+              toJar / appliance.jarCapacity()
             };
           }
         };
-    double evaporated = evaporation(celsius) * s;
-    double next = rule.singleStep(newton, 0, new double[] {celsius}, s)[0];
-    if (waterG > 0 && next > BOILS_C) {
-      evaporated += (next - BOILS_C) * capacity / LATENT_J_PER_G;
-      next = BOILS_C;
+    double evaporated = evaporation(bodyC) * s;
+    double[] next = rule.singleStep(newton, 0, new double[] {bodyC, oilC}, s);
+    if (waterG > 0 && next[0] > BOILS_C) {
+      evaporated += (next[0] - BOILS_C) * capacity / LATENT_J_PER_G;
+      next[0] = BOILS_C;
     }
-    celsius = next;
+    bodyC = next[0];
+    oilC = next[1];
     waterG = Math.max(0, waterG - evaporated);
     seconds += s;
   }
 
   private void look() {
     if (setting.switched()) {
-      if (celsius > setting.thermostatC() + setting.swingC()) {
+      if (bodyC > setting.thermostatC() + setting.swingC()) {
         heating = false;
-      } else if (celsius < setting.thermostatC() - setting.swingC()) {
+      } else if (bodyC < setting.thermostatC() - setting.swingC()) {
         heating = true;
       }
     }
@@ -175,7 +190,11 @@ public final class ThermalPot {
     return waterG <= 0
         ? 0
         : Math.max(
-            0, BETA * appliance.waterAreaM2() * (vapourPa(atC) - HUMIDITY * vapourPa(roomC)));
+            0,
+            (lidded ? UNDER_A_LID : 1)
+                * BETA
+                * appliance.waterAreaM2()
+                * (vapourPa(atC) - HUMIDITY * vapourPa(roomC)));
   }
 
   /** Saturation pressure of water, Pa (Magnus, after Alduchov and Eskridge 1996). */
@@ -184,12 +203,24 @@ public final class ThermalPot {
   }
 
   private double heatCapacity() {
-    return appliance.heatCapacity() - (appliance.waterG() - waterG) * WATER_J_PER_G_K;
+    return appliance.heatCapacity()
+        - appliance.jarCapacity()
+        - (appliance.waterG() - waterG) * WATER_J_PER_G_K;
   }
 
   /** The oil's temperature, °C. */
   public double celsius() {
-    return celsius;
+    return oilC;
+  }
+
+  /** The temperature of what the jar stands in, °C. */
+  public double bodyC() {
+    return bodyC;
+  }
+
+  /** Whether its bath has a lid on. */
+  public boolean lidded() {
+    return lidded;
   }
 
   /** Water left in its bath, g. */

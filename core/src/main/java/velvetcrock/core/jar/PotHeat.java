@@ -224,7 +224,9 @@ public final class PotHeat {
 
   /** Where the last readings head. */
   public Optional<Forecast> forecast() {
-    return Forecast.of(new ArrayList<>(recent));
+    boolean water = state.heat().now().map(s -> s.bath() != null).orElse(false);
+    Optional<Forecast> forecast = Forecast.of(new ArrayList<>(recent));
+    return water ? forecast.map(Forecast::inWater) : forecast;
   }
 
   /** What the course amounts to; empty with fewer than two points. */
