@@ -14,7 +14,6 @@ import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Jar;
-import velvetcrock.core.materia.Part;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
 
@@ -199,8 +198,7 @@ public record JarView(
     boolean dry = Boolean.FALSE.equals(state.seen().covered());
     double oilMm = rests ? 0 : dry ? levels.bedMm() - UNCOVERED_MM : levels.standingOilMm();
     double drawn = Math.max(0, Math.min(1, window.at(fmt.today(), served) / window.usual()));
-    boolean round =
-        first.part() == Part.ROOT || first.part() == Part.SEED || first.part() == Part.RESIN;
+    boolean round = first.part().lumpy();
     String words =
         name(state.vessel().shape())
             + " of "

@@ -303,7 +303,7 @@ record BenchView(
             plan.jar().shape(),
             false,
             plan.spirit().isEmpty(),
-            part == Part.ROOT || part == Part.SEED || part == Part.RESIN,
+            part.lumpy(),
             carrier.tint(),
             herb.colours().fleck(),
             words),

@@ -15,16 +15,20 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Figures;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.References;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
+import velvetcrock.web.NotFound;
 
 /** The herbs, oils, waxes and drops that the household knows, and its own figures. */
 @Controller
 class CatalogueController {
   private final Catalogues catalogues;
+  private final Households households;
 
-  CatalogueController(Catalogues catalogues) {
+  CatalogueController(Catalogues catalogues, Households households) {
     this.catalogues = catalogues;
+    this.households = households;
   }
 
   /** A kind with what ships of it, to be chosen from. */
@@ -78,6 +82,28 @@ class CatalogueController {
     return "redirect:/kitchen/catalogue";
   }
 
+  /** Where a thing's figures come from, and how much a result moves with them. */
+  @GetMapping("/kitchen/catalogue/sure/{table}/{key}")
+  String sure(@PathVariable References.Table table, @PathVariable String key, Model model) {
+    boolean own =
+        catalogues.own().stream().anyMatch(o -> o.key().equals(key) && kindOf(o.kind()) == table);
+    model.addAttribute(
+        "sure",
+        SureView.of(table, key, catalogues.current(), own, households.formats(households.current()))
+            .orElseThrow(() -> new NotFound("There is no such thing in the catalogue.")));
+    return "kitchen/sure";
+  }
+
+  private static References.Table kindOf(OwnKind kind) {
+    return switch (kind) {
+      case HERB -> References.Table.HERBS;
+      case CARRIER -> References.Table.CARRIERS;
+      case WAX -> References.Table.WAXES;
+      case POWDER -> References.Table.POWDERS;
+      case ESSENTIAL_OIL -> References.Table.ESSENTIAL_OILS;
+    };
+  }
+
   private String page(OwnTyped form, FieldErrors errors, Model model) {
     Catalogue current = catalogues.current();
     model.addAttribute("form", form);
@@ -94,6 +120,7 @@ class CatalogueController {
             .map(kind -> new Kind(kind, kind.shipped(catalogues.shipped())))
             .toList());
     model.addAttribute("own", catalogues.own().stream().map(Own::of).toList());
+    model.addAttribute("references", References.shipped().all());
     return "kitchen/catalogue";
   }
 }

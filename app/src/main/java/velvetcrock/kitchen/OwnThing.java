@@ -124,6 +124,11 @@ public class OwnThing {
     return Map.copyOf(figures);
   }
 
+  /** Its key in the catalogue. */
+  public String key() {
+    return thingKey;
+  }
+
   /** Whether it takes the place of a shipped one. */
   public boolean replaces() {
     return thingKey.equals(likeKey);
@@ -131,7 +136,7 @@ public class OwnThing {
 
   Herb herb(Catalogue shipped) {
     Herb like = shipped.herb(likeKey);
-    Part best = Optional.ofNullable(part).orElse(like.bestPart());
+    Part best = Optional.ofNullable(part).map(like::partNow).orElse(like.bestPart());
     return new Herb(
         thingKey,
         name,

@@ -170,7 +170,9 @@ class LabelWriter {
       case FLOWER, HEAD -> "Flower";
       case LEAF -> "Leaf";
       case ROOT -> "Root";
+      case BARK -> "Bark";
       case SEED -> "Seed";
+      case FRUIT -> "Fruit";
       case RESIN -> "Bud";
     };
   }

@@ -42,6 +42,7 @@ public record HerbPortion(
         "waterFraction",
         "Water is a share between 0 and 0.97; " + waterFraction + " was read.");
     problems.refuseIfAny();
+    part = herb.partNow(part);
   }
 
   /** A portion with the usual water content of its state. */

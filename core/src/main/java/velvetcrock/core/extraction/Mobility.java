@@ -87,7 +87,8 @@ final class Mobility {
     return switch (part) {
       case FLOWER, LEAF -> 1;
       case HEAD -> 0.8;
-      case ROOT, SEED -> 0.6;
+      case ROOT, SEED, FRUIT -> 0.6;
+      case BARK -> 0.5;
       case RESIN -> {
         double soft = (celsius - RESIN_STIFF_C) / (RESIN_SOFT_C - RESIN_STIFF_C);
         yield RESIN_STIFF + (1 - RESIN_STIFF) * Math.max(0, Math.min(1, soft));

@@ -78,6 +78,28 @@ public record Carrier(
     return body.density20() - DENSITY_FALL_PER_C * (celsius - ROOM_C);
   }
 
+  /** The same, by so much as thick at every temperature. */
+  public Carrier thinned(double factor) {
+    return new Carrier(
+        key,
+        name,
+        inci,
+        new Body(
+            body.density20(),
+            body.meltsC(),
+            body.viscosity20() * factor,
+            body.viscosity40() * factor,
+            body.molarG(),
+            body.meltingKj()),
+        keepsMonths,
+        edible,
+        allergen,
+        hardness,
+        nature,
+        tint,
+        source);
+  }
+
   /** Whether it is solid at a temperature. */
   public boolean solidAt(double celsius) {
     return celsius < body.meltsC();

@@ -221,7 +221,7 @@ public final class Catalogue {
   private static double freshBedDensity(Part part) {
     return switch (part) {
       case FLOWER, HEAD, LEAF -> FRESH_BED_SOFT;
-      case ROOT, SEED, RESIN -> FRESH_BED_FIRM;
+      case ROOT, BARK, SEED, FRUIT, RESIN -> FRESH_BED_FIRM;
     };
   }
 

@@ -52,6 +52,23 @@ public record Herb(
   /** Water content where nothing else is known of a dried herb: crisp (typical). */
   public static final double WATER_DRIED = 0.10;
 
+  /**
+   * A part as it is called now: bark was once counted among roots, and fruit among seeds. What was
+   * stored so is read as what it is.
+   */
+  public Part partNow(Part stored) {
+    if (parts.contains(stored)) {
+      return stored;
+    }
+    Part finer =
+        switch (stored) {
+          case ROOT -> Part.BARK;
+          case SEED -> Part.FRUIT;
+          default -> stored;
+        };
+    return parts.contains(finer) ? finer : stored;
+  }
+
   /** The part taken where none is named. */
   public Part bestPart() {
     return parts.get(0);

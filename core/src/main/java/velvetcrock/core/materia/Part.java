@@ -8,10 +8,14 @@ public enum Part {
   HEAD(12),
   /** Leaf and flowering tops. */
   LEAF(12),
-  /** Root and bark. */
+  /** Root. */
   ROOT(24),
-  /** Seed, berry and fruit. */
+  /** Bark. */
+  BARK(24),
+  /** Seed. */
   SEED(24),
+  /** Fruit: berries, pods, peel. */
+  FRUIT(24),
   /** Resin and sticky buds. */
   RESIN(24);
 
@@ -19,6 +23,11 @@ public enum Part {
 
   Part(int driedKeepsMonths) {
     this.driedKeepsMonths = driedKeepsMonths;
+  }
+
+  /** Whether it lies in lumps rather than in leaves, as it is drawn. */
+  public boolean lumpy() {
+    return this != FLOWER && this != HEAD && this != LEAF;
   }
 
   /** Months that the dried herb itself keeps from harvest (typical). */
