@@ -1,11 +1,13 @@
 package velvetcrock.batch;
 
 import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Problems;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Surroundings;
 import velvetcrock.core.jar.BatchReckoning;
@@ -19,6 +21,7 @@ class AroundBatches implements Surroundings {
   private final Catalogues catalogues;
   private final Places places;
   private final LotTaker lots;
+  private final EarlierOils earlierOils;
   private final EntityManager entities;
   private final CurrentHousehold current;
 
@@ -26,11 +29,13 @@ class AroundBatches implements Surroundings {
       Catalogues catalogues,
       Places places,
       LotTaker lots,
+      EarlierOils earlierOils,
       EntityManager entities,
       CurrentHousehold current) {
     this.catalogues = catalogues;
     this.places = places;
     this.lots = lots;
+    this.earlierOils = earlierOils;
     this.entities = entities;
     this.current = current;
   }
@@ -74,6 +79,13 @@ class AroundBatches implements Surroundings {
             .setParameter(2, id)
             .getSingleResult();
     problems.require(!found.equals(0L), field, "There is nothing of that name in your household.");
+  }
+
+  @Override
+  public Recharged earlier(Earlier named, LocalDate chargedOn, double wantedMl) {
+    EarlierOils.Found found = earlierOils.find(named.batch(), named.bottle(), chargedOn);
+    EarlierOils.enough(found, wantedMl);
+    return new Recharged(found.earlier(), found.carriers());
   }
 
   @Override

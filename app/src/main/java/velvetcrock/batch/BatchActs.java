@@ -13,6 +13,9 @@ import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchLog;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.DrawnUnbottled;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Struck;
 import velvetcrock.core.log.Entry;
@@ -91,7 +94,22 @@ public class BatchActs {
     surroundings.reckonable(state);
     Batch batch = states.begin(codes.promisedOr(promised), state);
     lots.keep(batch.id(), state);
-    return write(batch, state, log, key);
+    Written written = write(batch, state, log, key);
+    Earlier earlier = known.manner().earlier();
+    if (earlier != null) {
+      poured(earlier, known.oil().oilMl().middle(), batch.code(), key);
+    }
+    return written;
+  }
+
+  /** Infused oil that is charged again leaves its bottle, or what is in none. */
+  private void poured(Earlier earlier, double ml, String into, String key) {
+    String what = "charged again as " + into;
+    BatchEvent drawn =
+        earlier.bottle() == null
+            ? new DrawnUnbottled(ml, "", what)
+            : new Drawn(earlier.bottle(), ml, "", what);
+    appendHere(earlier.batch(), drawn, null, null, key + ":earlier");
   }
 
   /**

@@ -124,10 +124,7 @@ record BatchView(
             stages(state),
             state.charge().manner().read()),
         CautionsView.of(
-            cautions.forBottle(
-                reckoning.order(),
-                state.charge().purpose(),
-                state.strained() == null ? Set.of() : reckoning.hazards()),
+            cautions.of(JarFacts.label(state, reckoning)),
             stages(state),
             state.charge().manner().read()),
         new BatchView.Thread(

@@ -3,11 +3,13 @@ package velvetcrock.batch;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.Bath;
 import velvetcrock.core.batch.BottleIn;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.Heater;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.InTrial;
@@ -18,6 +20,7 @@ import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Straining;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
@@ -94,7 +97,8 @@ final class StoredInputs {
       @Nullable String again,
       List<String> read,
       @Nullable InTrialData trial,
-      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Purpose forWhom) {
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Purpose forWhom,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable EarlierData earlier) {
     static MannerData of(Manner v) {
       return new MannerData(
           v.blended(),
@@ -102,7 +106,8 @@ final class StoredInputs {
           v.again(),
           v.read(),
           v.trial() == null ? null : InTrialData.of(v.trial()),
-          v.forWhom());
+          v.forWhom(),
+          v.earlier() == null ? null : EarlierData.of(v.earlier()));
     }
 
     Manner value() {
@@ -112,7 +117,39 @@ final class StoredInputs {
           again,
           read,
           trial == null ? null : trial.value(),
-          forWhom);
+          forWhom,
+          earlier == null ? null : earlier.value());
+    }
+  }
+
+  record EarlierData(
+      String batch,
+      @Nullable String bottle,
+      @Nullable List<String> herbs,
+      @Nullable LocalDate chargedOn,
+      @Nullable LocalDate goodUntil,
+      @Nullable Double spentDays,
+      @Nullable Set<Hazard> hazards) {
+    static EarlierData of(Earlier v) {
+      return new EarlierData(
+          v.batch(),
+          v.bottle(),
+          v.herbs(),
+          v.chargedOn(),
+          v.goodUntil(),
+          v.spentDays(),
+          v.hazards());
+    }
+
+    Earlier value() {
+      return new Earlier(
+          batch,
+          bottle,
+          herbs == null ? List.of() : herbs,
+          chargedOn,
+          goodUntil,
+          spentDays == null ? 0 : spentDays,
+          hazards == null ? Set.of() : hazards);
     }
   }
 

@@ -50,7 +50,7 @@ class BenchController {
   @GetMapping("/bench")
   String bench(BenchForm form, @RequestParam @Nullable String plan, Model model) {
     BenchForm begun = form;
-    String again = Typed.text(form.again());
+    String again = Typed.text(form.from().again());
     if (!again.isEmpty() && form.herbs() == null) {
       begun = around.again(again);
     }

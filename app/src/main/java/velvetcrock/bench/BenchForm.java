@@ -22,7 +22,7 @@ import velvetcrock.web.Forms;
  * @param spirit spirit to dampen with
  * @param stand the jar and where it stands
  * @param use whom or what it is for, such as {@code SKIN}, {@code BABY} or {@code KITCHEN}
- * @param again code of the batch that this is another try of
+ * @param from what it goes back to
  * @param set changes to the form that a button asks for, parted by semicolons: {@code field=value},
  *     {@code herbs+}, {@code herbs-1}, {@code oils+}, {@code oils-1}
  */
@@ -37,7 +37,7 @@ public record BenchForm(
     @Flat Spirit spirit,
     @Flat Standing stand,
     @Nullable String use,
-    @Nullable String again,
+    @Flat From from,
     @Nullable String set) {
 
   /**
@@ -75,6 +75,14 @@ public record BenchForm(
    * @param place where it is to stand
    */
   public record Standing(@Nullable String jar, @Nullable String cover, @Nullable String place) {}
+
+  /**
+   * What it goes back to.
+   *
+   * @param again code of the batch that this is another try of
+   * @param earlier code of the infused oil that is charged again; empty for plain oil
+   */
+  public record From(@Nullable String again, @Nullable String earlier) {}
 
   /** Herbs and oils beyond this many are a slip. */
   static final int MOST_ROWS = 12;
@@ -158,7 +166,7 @@ public record BenchForm(
         new BenchForm.Spirit(spirit.abv(), spirit.dose(), spirit.spiritLot()),
         new BenchForm.Standing(stand.jar(), stand.cover(), stand.place()),
         use,
-        code,
+        new BenchForm.From(code, from.earlier()),
         set);
   }
 
@@ -175,7 +183,7 @@ public record BenchForm(
         new BenchForm.Spirit(spirit.abv(), spirit.dose(), spirit.spiritLot()),
         new BenchForm.Standing(stand.jar(), stand.cover(), stand.place()),
         use,
-        again,
+        new BenchForm.From(from.again(), from.earlier()),
         changes);
   }
 
@@ -215,7 +223,8 @@ public record BenchForm(
             changed("cover", stand.cover(), "12"),
             changed("place", stand.place(), usualPlace)),
         changed("use", use, "SKIN"),
-        changed("again", again, ""),
+        new BenchForm.From(
+            changed("again", from.again(), ""), changed("earlier", from.earlier(), "")),
         null);
   }
 

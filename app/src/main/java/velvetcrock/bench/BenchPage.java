@@ -103,7 +103,7 @@ class BenchPage {
   }
 
   private @Nullable Remarks remarks(BenchForm form, @Nullable Reckoned plan, Formats fmt) {
-    String code = Typed.text(form.again());
+    String code = Typed.text(form.from().again());
     if (code.isEmpty()) {
       return null;
     }

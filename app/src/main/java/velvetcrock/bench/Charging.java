@@ -127,7 +127,8 @@ class Charging {
             wish.again().isEmpty() ? null : wish.again(),
             said.read(),
             trial,
-            wish.purpose() == Purpose.of(wish.use()) ? null : wish.purpose()));
+            wish.purpose() == Purpose.of(wish.use()) ? null : wish.purpose(),
+            wish.earlier().orElse(null)));
   }
 
   private static HerbIn herb(Wish.InHerb herb, double share) {

@@ -27,6 +27,7 @@ import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.drawer.LotFacts;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
@@ -285,8 +286,14 @@ class Planner {
         cautions.forPlan(
             new Situation(
                 order, charge, wish.purpose(), wish.place().light(), wish.drawsAtC(), additions));
-    return cautions.together(
-        due, cautions.of(LotFacts.of(lots(wish).toList(), catalogue(), today)));
+    List<Caution> all =
+        cautions.together(due, cautions.of(LotFacts.of(lots(wish).toList(), catalogue(), today)));
+    return wish.earlier()
+        .map(
+            earlier ->
+                cautions.together(
+                    all, cautions.of(JarFacts.again(earlier, catalogue(), wish.purpose()))))
+        .orElse(all);
   }
 
   private static Stream<Lot> lots(Wish wish) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
@@ -37,7 +38,25 @@ record Wish(
     Method method,
     boolean blended,
     Optional<InSpirit> spirit,
-    String again) {
+    From from) {
+
+  /**
+   * What it goes back to.
+   *
+   * @param again code of the batch that this is another try of; empty for none
+   * @param earlier the infused oil that is charged again
+   */
+  record From(String again, Optional<Earlier> earlier) {}
+
+  /** Code of the batch that this is another try of; empty for none. */
+  String again() {
+    return from.again();
+  }
+
+  /** The infused oil that is charged again. */
+  Optional<Earlier> earlier() {
+    return from.earlier();
+  }
 
   /**
    * The ratio as it is thought of.
@@ -91,7 +110,7 @@ record Wish(
         method,
         blended,
         spirit,
-        again);
+        from);
   }
 
   /** For eating or for the skin. */

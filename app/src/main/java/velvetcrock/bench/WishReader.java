@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import velvetcrock.batch.EarlierOils;
 import velvetcrock.bench.BenchForm.HerbRow;
 import velvetcrock.bench.BenchForm.OilRow;
 import velvetcrock.bench.Wish.InHerb;
@@ -37,6 +38,7 @@ import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.JarAtHand;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.Typed;
@@ -50,10 +52,14 @@ class WishReader {
 
   private final Catalogues catalogues;
   private final Drawer drawer;
+  private final EarlierOils earlierOils;
+  private final Households households;
 
-  WishReader(Catalogues catalogues, Drawer drawer) {
+  WishReader(Catalogues catalogues, Drawer drawer, EarlierOils earlierOils, Households households) {
     this.catalogues = catalogues;
     this.drawer = drawer;
+    this.earlierOils = earlierOils;
+    this.households = households;
   }
 
   /** The things of the household that a sentence can name. */
@@ -87,6 +93,25 @@ class WishReader {
       OilRow row = oilRows.get(i);
       oils.add(problems.attempt("oils[" + i + "]", () -> oil(row)));
     }
+    String code = Typed.text(form.from().earlier());
+    Optional<EarlierOils.Found> earlier =
+        code.isEmpty()
+            ? Optional.empty()
+            : Optional.ofNullable(
+                problems.attempt(
+                    "earlier",
+                    () -> earlierOils.find(code, households.today(households.current()))));
+    earlier.ifPresent(
+        found -> {
+          oils.clear();
+          found
+              .carriers()
+              .forEach(
+                  c ->
+                      oils.add(
+                          new InOil(
+                              catalogue().carrier(c.carrier()), c.share(), Optional.empty())));
+        });
     Purpose purpose = problems.attempt("use", () -> Typed.named(Purpose.class, form.use(), "use"));
     String kind = Typed.text(form.per().ratioKind());
     problems.require(
@@ -135,7 +160,7 @@ class WishReader {
         method,
         !Typed.blank(form.slurry()),
         method == Method.SPIRIT ? Optional.of(spirit(form)) : Optional.empty(),
-        Typed.text(form.again()));
+        new Wish.From(Typed.text(form.from().again()), earlier.map(EarlierOils.Found::earlier)));
   }
 
   private Kindred kindred(HerbRow row) {

@@ -8,6 +8,7 @@ import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
@@ -51,8 +52,7 @@ class HeldBottle {
         fmt.fullDate(bottle.bestBefore()),
         bottle.bestBefore().isBefore(fmt.today()),
         bottle.bottle().goneAt() != null || bottle.bottle().spoiled(),
-        cautions.forBottle(
-            reckoning.order(), batch.state().charge().purpose(), reckoning.hazards()));
+        cautions.of(JarFacts.label(batch.state(), reckoning)));
   }
 
   /** Makes the codes of a bottle open nothing any more; answers its page. */

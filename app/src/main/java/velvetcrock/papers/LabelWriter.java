@@ -17,6 +17,7 @@ import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.JarFacts;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Part;
 import velvetcrock.kitchen.Catalogues;
@@ -85,7 +86,7 @@ class LabelWriter {
           new Run(".", Style.PLAIN));
     }
     if (extras.cautions()) {
-      mattering(reckoning, purpose).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
+      mattering(state, reckoning).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
     }
     if (extras.inci()) {
       writing.add(Style.PLAIN, "INCI: " + inci(reckoning, bottle.bottle()) + ".");
@@ -99,8 +100,8 @@ class LabelWriter {
   }
 
   /** The cautions that whoever holds the bottle should know. */
-  private List<Caution> mattering(BatchReckoning reckoning, Purpose purpose) {
-    return cautions.forBottle(reckoning.order(), purpose, reckoning.hazards()).stream()
+  private List<Caution> mattering(BatchState state, BatchReckoning reckoning) {
+    return cautions.of(JarFacts.label(state, reckoning)).stream()
         .filter(c -> c.level() != Caution.Level.NOTE)
         .toList();
   }

@@ -162,12 +162,11 @@ public final class Formats {
     if (pull.range().high() == 0) {
       return "none";
     }
-    return pull(pull.pull())
-        + " ("
-        + number(100 * pull.range().low(), 0)
-        + "–"
-        + percent(pull.range().high())
-        + ")";
+    String low = number(100 * pull.range().low(), 0);
+    String high = percent(pull.range().high());
+    return high.equals(low + " %")
+        ? pull(pull.pull())
+        : pull(pull.pull()) + " (" + low + "–" + high + ")";
   }
 
   /** A share as a whole percentage, such as {@code 82 %}. */

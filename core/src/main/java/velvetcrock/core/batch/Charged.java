@@ -99,6 +99,22 @@ public record Charged(
         manner);
   }
 
+  /** The same with what the household knows of the oil that is charged again. */
+  private Charged again(Surroundings.Recharged known) {
+    return new Charged(
+        method,
+        herbs,
+        known.carriers(),
+        oil,
+        jar,
+        coverMm,
+        use,
+        stand,
+        begun,
+        cleanAndDry,
+        manner.with(known.earlier()));
+  }
+
   /** The same with other dates of its carriers. */
   public Charged with(List<OilIn> dated) {
     return new Charged(
@@ -190,8 +206,16 @@ public record Charged(
         "manner.trial.id",
         problems);
     Stand known = problems.attempt("stand.place", () -> household.place(stand));
+    Earlier earlier = manner.earlier();
+    Surroundings.Recharged recharged =
+        earlier == null
+            ? null
+            : problems.attempt(
+                "earlier",
+                () -> household.earlier(earlier, begun.chargedOn(), oil.oilMl().middle()));
     problems.refuseIfAny();
-    return standing(Objects.requireNonNull(known));
+    Charged there = standing(Objects.requireNonNull(known));
+    return recharged == null ? there : there.again(recharged);
   }
 
   /** Herbs, and with them the oil, or the spirit that the oil is to follow. */

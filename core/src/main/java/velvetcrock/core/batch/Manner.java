@@ -14,6 +14,7 @@ import velvetcrock.core.log.Checks;
  * @param read codes of the cautions that were read and gone through all the same
  * @param trial the trial that it is a jar of; may be null
  * @param forWhom what or whom it is for, where more is known than its use
+ * @param earlier the infused oil that is charged again; null for plain oil
  */
 public record Manner(
     boolean blended,
@@ -21,7 +22,8 @@ public record Manner(
     @Nullable String again,
     List<String> read,
     @Nullable InTrial trial,
-    @Nullable Purpose forWhom) {
+    @Nullable Purpose forWhom,
+    @Nullable Earlier earlier) {
   /** A jar of nobody in particular. */
   public Manner(
       boolean blended,
@@ -29,13 +31,18 @@ public record Manner(
       @Nullable String again,
       List<String> read,
       @Nullable InTrial trial) {
-    this(blended, spirit, again, read, trial, null);
+    this(blended, spirit, again, read, trial, null, null);
   }
 
   /** A jar of no trial. */
   public Manner(
       boolean blended, @Nullable SpiritIn spirit, @Nullable String again, List<String> read) {
-    this(blended, spirit, again, read, null, null);
+    this(blended, spirit, again, read, null, null, null);
+  }
+
+  /** The same with what is known of the oil that is charged again. */
+  Manner with(Earlier known) {
+    return new Manner(blended, spirit, again, read, trial, forWhom, known);
   }
 
   /** Simply poured. */

@@ -1,5 +1,7 @@
 package velvetcrock.core.batch;
 
+import java.time.LocalDate;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 
@@ -28,6 +30,22 @@ public interface Surroundings {
     /** A batch, by its code. */
     BATCH
   }
+
+  /**
+   * What the household knows of an oil of its own that is charged again.
+   *
+   * @param named which oil, and how much of it is wanted
+   * @return it, and the carriers that are in it with their dates
+   * @throws velvetcrock.core.Refused at {@code earlier} if there is none such, or not so much
+   */
+  Recharged earlier(Earlier named, LocalDate chargedOn, double wantedMl);
+
+  /**
+   * An infused oil as it goes in again.
+   *
+   * @param carriers its own, by their shares
+   */
+  record Recharged(Earlier earlier, List<OilIn> carriers) {}
 
   /**
    * A place by its key or its name, as the household knows it.

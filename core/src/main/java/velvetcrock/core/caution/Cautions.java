@@ -157,15 +157,6 @@ public final class Cautions {
     return forPlan(new Situation(order, charge, Purpose.of(use), light, infusesAtC, Set.of()));
   }
 
-  /**
-   * What a finished oil's label has to say.
-   *
-   * @param hazards what was wrong with it
-   */
-  public List<Caution> forBottle(ChargeOrder order, Purpose purpose, Collection<Hazard> hazards) {
-    return of(Facts.ofLabel(order, purpose, hazards));
-  }
-
   /** What a best-before has to be told with. */
   public List<Caution> forKeeping(Keeping keeping, Use use) {
     return of(Facts.of(keeping, use));

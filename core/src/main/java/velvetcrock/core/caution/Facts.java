@@ -64,7 +64,7 @@ public final class Facts {
   }
 
   /** The facts that stay true of a bottle. */
-  static Facts ofLabel(ChargeOrder order, Purpose purpose, Collection<Hazard> hazards) {
+  public static Facts ofLabel(ChargeOrder order, Purpose purpose, Collection<Hazard> hazards) {
     Facts facts = new Facts(About.LABEL, purpose);
     facts.contents(order);
     return facts.carrying(hazards);
@@ -74,7 +74,7 @@ public final class Facts {
   static Facts of(Keeping keeping, Use use) {
     boolean byItself =
         switch (keeping.decidedBy()) {
-          case CARRIER_DATE, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> true;
+          case CARRIER_DATE, EARLIER_OIL, AGEING, TWELVE_MONTHS, TWENTY_FOUR_MONTHS_FRIDGE -> true;
           case FREE_WATER,
               KITCHEN_FRESH,
               KITCHEN_FROZEN,

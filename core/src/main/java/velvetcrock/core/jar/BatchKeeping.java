@@ -7,10 +7,15 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.Stand;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.heat.Course;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.heat.Trace;
@@ -48,12 +53,19 @@ final class BatchKeeping {
   Keeping of(BottleState bottle, LocalDate chargedOn) {
     LocalDate strainedOn = date(Objects.requireNonNull(state.strainedAt()));
     LocalDate charged = chargedOn.isAfter(strainedOn) ? strainedOn : chargedOn;
-    boolean wet = reckoning.wet();
+    Earlier earlier = state.charge().manner().earlier();
+    Set<Hazard> brought = earlier == null ? Set.of() : earlier.hazards();
+    boolean wet = reckoning.wet() || brought.contains(Hazard.WATER);
     HerbState wettest =
         state.charge().herbs().stream().map(HerbIn::state).max(Enum::compareTo).orElseThrow();
+    if (brought.contains(Hazard.EATEN_FRESH)) {
+      wettest = HerbState.FRESH;
+    }
+    LocalDate first =
+        earlier == null || earlier.chargedOn() == null ? charged : earlier.chargedOn();
     return Keeper.reckon(
         new KeepingOrder(
-            charged,
+            first,
             strainedOn,
             reckoning.carrierDates(),
             wettest,
@@ -61,7 +73,21 @@ final class BatchKeeping {
             state.charge().use(),
             infusing(charged, strainedOn),
             stored(bottle, strainedOn),
-            bottle.store()));
+            bottle.store(),
+            before(earlier, first, charged)));
+  }
+
+  private static Optional<KeepingOrder.Before> before(
+      @Nullable Earlier earlier, LocalDate first, LocalDate charged) {
+    if (earlier == null || earlier.goodUntil() == null) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new KeepingOrder.Before(
+            "before, as " + earlier.code(),
+            Math.max(0, ChronoUnit.DAYS.between(first, charged)),
+            earlier.spentDays(),
+            earlier.goodUntil()));
   }
 
   private List<InfusingLeg> infusing(LocalDate chargedOn, LocalDate strainedOn) {

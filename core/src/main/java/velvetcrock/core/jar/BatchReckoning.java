@@ -15,12 +15,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BottleIn;
 import velvetcrock.core.batch.BottleState;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.InOil;
 import velvetcrock.core.batch.SpiritIn;
@@ -128,13 +130,19 @@ public final class BatchReckoning {
         .toList();
   }
 
-  /** The herbs, the heaviest first; one that went in twice counts once, with all of it. */
+  /**
+   * The herbs, the heaviest first, then those of an earlier infusion; one that went in twice counts
+   * once, with all of it.
+   */
   public List<Herb> herbsByWeight() {
     Map<Herb, Double> together = new LinkedHashMap<>();
     herbs().forEach(h -> together.merge(h.herb(), h.massG(), Double::sum));
-    return together.entrySet().stream()
-        .sorted(Map.Entry.<Herb, Double>comparingByValue().reversed())
-        .map(Map.Entry::getKey)
+    return Stream.concat(
+            together.entrySet().stream()
+                .sorted(Map.Entry.<Herb, Double>comparingByValue().reversed())
+                .map(Map.Entry::getKey),
+            earlierHerbs().stream())
+        .distinct()
         .toList();
   }
 
@@ -422,7 +430,20 @@ public final class BatchReckoning {
 
   /** What goes on with its oil, from jar to tin. */
   public Set<Hazard> hazards() {
-    return Hazards.of(this, state.seen(), state.charge().freshForEating());
+    Set<Hazard> hazards = Hazards.of(this, state.seen(), state.charge().freshForEating());
+    Earlier earlier = state.charge().manner().earlier();
+    if (earlier != null) {
+      hazards.addAll(earlier.hazards());
+    }
+    return hazards;
+  }
+
+  /** The herbs that its oil was infused with before it was charged again. */
+  public List<Herb> earlierHerbs() {
+    Earlier earlier = state.charge().manner().earlier();
+    return earlier == null
+        ? List.of()
+        : earlier.herbs().stream().distinct().map(catalogue::herb).toList();
   }
 
   /** How it is usually expressed: a wet marc is left to drip, because juice comes with the oil. */

@@ -1,13 +1,19 @@
 package velvetcrock.core.jar;
 
+import java.util.Set;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BatchState.Status;
+import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.Observations;
 import velvetcrock.core.batch.Smelled;
 import velvetcrock.core.caution.About;
 import velvetcrock.core.caution.Facts;
+import velvetcrock.core.caution.ForWhom;
+import velvetcrock.core.caution.Hazard;
+import velvetcrock.core.caution.Purpose;
+import velvetcrock.core.materia.Catalogue;
 
 /** Gathers the facts about a jar that its cautions go by. */
 public final class JarFacts {
@@ -27,6 +33,38 @@ public final class JarFacts {
   /** Of a jar that is being strained, whose oil takes along what is wrong with it. */
   public static Facts strained(BatchState state, BatchReckoning reckoning) {
     return strained(state.seen()).carrying(reckoning.hazards());
+  }
+
+  /** What the label of a bottle of it has to say, with what its oil was infused with before. */
+  public static Facts label(BatchState state, BatchReckoning reckoning) {
+    Earlier earlier = state.charge().manner().earlier();
+    Set<Hazard> brought = earlier == null ? Set.of() : earlier.hazards();
+    Facts facts =
+        Facts.ofLabel(
+            reckoning.order(),
+            state.charge().purpose(),
+            state.strained() == null ? brought : reckoning.hazards());
+    reckoning
+        .earlierHerbs()
+        .forEach(
+            herb ->
+                facts
+                    .bringing(herb.cautions())
+                    .keptFrom(ForWhom.shipped().of(herb.key(), state.charge().purpose())));
+    return facts;
+  }
+
+  /** Of an infused oil that is to be charged again. */
+  public static Facts again(Earlier earlier, Catalogue catalogue, Purpose purpose) {
+    Facts facts = Facts.about(About.LABEL).carrying(earlier.hazards());
+    earlier
+        .herbs()
+        .forEach(
+            key ->
+                facts
+                    .bringing(catalogue.herb(key).cautions())
+                    .keptFrom(ForWhom.shipped().of(key, purpose)));
+    return facts;
   }
 
   /** Of herb and oil of which nothing is known but what was seen. */

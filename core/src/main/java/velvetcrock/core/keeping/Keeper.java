@@ -123,6 +123,23 @@ public final class Keeper {
     Lifetime lifetime = new Lifetime(order, start);
     List<Double> spentInLegs = lifetime.spent();
     double spent = 0;
+    if (order.before().isPresent()) {
+      KeepingOrder.Before before = order.before().get();
+      spent += before.spentDays();
+      legs.add(
+          new Leg(
+              before.name(),
+              before.days(),
+              before.days() == 0 ? 1 : before.spentDays() / before.days(),
+              before.spentDays()));
+      lines.line(
+          "Spent before it was charged again",
+          before.name() + ", " + plain(before.days()) + " days",
+          before.spentDays(),
+          "days",
+          Standing.ESTIMATE);
+    }
+    int over = legs.size() + order.infusing().size();
     for (int i = 0; i < order.infusing().size(); i++) {
       InfusingLeg leg = order.infusing().get(i);
       double legSpent = spentInLegs.get(i);
@@ -141,9 +158,19 @@ public final class Keeper {
     Limit cap =
         Stream.concat(
                 caps(order).stream(),
-                Stream.of(
-                    new Limit(
-                        Rule.CARRIER_DATE, ownDate, "never later than the carrier’s own date")))
+                Stream.concat(
+                    order.before().stream()
+                        .map(
+                            b ->
+                                new Limit(
+                                    Rule.EARLIER_OIL,
+                                    b.goodUntil(),
+                                    "never later than the oil that was charged again")),
+                    Stream.of(
+                        new Limit(
+                            Rule.CARRIER_DATE,
+                            ownDate,
+                            "never later than the carrier’s own date"))))
             .min(Comparator.comparing(Limit::date))
             .orElseThrow();
     Limit limit = cap.or(aged);
@@ -151,7 +178,7 @@ public final class Keeper {
     int days = days(order, limit);
     int shortest = Math.min(days, days(order, cap.or(aged(order, store.low()))));
     int longest = Math.max(days, days(order, cap.or(aged(order, store.high()))));
-    cutShort(legs, order.infusing().size(), days);
+    cutShort(legs, over, days);
     lines.line(
         "Good for", "decided by: " + limit.why(), days, "days from straining", Standing.ESTIMATE);
     lines.line(

@@ -54,6 +54,8 @@ public record Keeping(
   public enum Rule {
     /** The carrier's own date. */
     CARRIER_DATE,
+    /** It was infused before, and does not outlive what it was. */
+    EARLIER_OIL,
     /** Ageing: heat, light and air have spent what the carrier brought. */
     AGEING,
     /** A year for an oil of dried herb. */

@@ -5,6 +5,7 @@ import static velvetcrock.core.Figures.plain;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.HerbState;
@@ -17,6 +18,7 @@ import velvetcrock.core.materia.HerbState;
  * @param infusing where it stood until it was strained
  * @param stored where it has stood since, oldest first, without the place where it stands now
  * @param store where it stands now
+ * @param before what the oil was before; {@code chargedOn} is then when it was first charged
  */
 public record KeepingOrder(
     LocalDate chargedOn,
@@ -27,7 +29,41 @@ public record KeepingOrder(
     Use use,
     List<InfusingLeg> infusing,
     List<StoredLeg> stored,
-    Store store) {
+    Store store,
+    Optional<Before> before) {
+  /** Of oil that was not infused before. */
+  public KeepingOrder(
+      LocalDate chargedOn,
+      LocalDate strainedOn,
+      List<CarrierDates> carriers,
+      HerbState herbState,
+      boolean freeWater,
+      Use use,
+      List<InfusingLeg> infusing,
+      List<StoredLeg> stored,
+      Store store) {
+    this(
+        chargedOn,
+        strainedOn,
+        carriers,
+        herbState,
+        freeWater,
+        use,
+        infusing,
+        stored,
+        store,
+        Optional.empty());
+  }
+
+  /**
+   * A life that the oil had before it was charged again.
+   *
+   * @param name which oil it was
+   * @param days how long that was, from its first charging to this one
+   * @param spentDays keeping spent in it, days at 20 °C in the dark
+   * @param goodUntil its own date, which it does not outlive
+   */
+  public record Before(String name, double days, double spentDays, LocalDate goodUntil) {}
 
   /** Share from which a carrier's own date counts. */
   public static final double COUNTING_SHARE = 0.05;
@@ -110,6 +146,6 @@ public record KeepingOrder(
   /** The same with water in it or without, stored so from now on. */
   public KeepingOrder with(boolean wet, Store other) {
     return new KeepingOrder(
-        chargedOn, strainedOn, carriers, herbState, wet, use, infusing, stored, other);
+        chargedOn, strainedOn, carriers, herbState, wet, use, infusing, stored, other, before);
   }
 }

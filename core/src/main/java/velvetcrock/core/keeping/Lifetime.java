@@ -14,13 +14,17 @@ final class Lifetime {
   private final KeepingOrder order;
   private final double broughtDays;
   private final List<Spending> infusing;
+  private final double before;
   private final double infusedDays;
 
   Lifetime(KeepingOrder order, double broughtDays) {
     this.order = order;
     this.broughtDays = broughtDays;
     this.infusing = order.infusing().stream().map(InfusingLeg::spending).toList();
-    this.infusedDays = order.infusing().stream().mapToDouble(InfusingLeg::days).sum();
+    this.before = order.before().map(KeepingOrder.Before::spentDays).orElse(0.0);
+    this.infusedDays =
+        order.before().map(KeepingOrder.Before::days).orElse(0.0)
+            + order.infusing().stream().mapToDouble(InfusingLeg::days).sum();
   }
 
   /** Keeping spent in each stretch of the infusion, days. */
@@ -55,7 +59,7 @@ final class Lifetime {
    * taken to be spent evenly.
    */
   private double days(Guess guess) {
-    double spent = infusing.stream().mapToDouble(leg -> leg.days(guess)).sum();
+    double spent = before + infusing.stream().mapToDouble(leg -> leg.days(guess)).sum();
     if (spent >= broughtDays) {
       return spent > 0 ? infusedDays * Math.max(0, broughtDays) / spent : 0;
     }

@@ -131,9 +131,9 @@ public record Promise(LocalDate strained, LocalDate bestBefore, LocalDate onceDr
     return one.isAfter(other) ? one : other;
   }
 
-  /** Whether it has to be shown dry before it keeps for long. */
+  /** Whether it keeps longer once it is shown dry. */
   public boolean toBeShown() {
-    return water == Water.CAN_LEAVE;
+    return water == Water.CAN_LEAVE && onceDry.isAfter(bestBefore);
   }
 
   /** For how long it keeps whatever is shown, days from straining. */
