@@ -87,11 +87,38 @@ class BenchTest extends AppTest {
   }
 
   @ParameterizedTest
+  @CsvSource({
+    "garlic, FRESH, 3 cloves, 9–21 g",
+    "garlic, FRESH, 2 heads, 70–140 g",
+    "cinnamon, DRIED, 4 sticks, 12–24 g",
+    "cayenne, FRESH, a pepper, 4–14 g",
+    "cayenne, DRIED, 10 peppers, 6–15 g",
+    "bay, DRIED, 30 leaves, 3–9 g",
+  })
+  void piecesAreCountedByWhatTheyAreCalledAndTheirState(
+      String herb, String state, String typed, String read) throws Exception {
+    assertThat(reckoned("herbs[0].herb", herb, "herbs[0].state", state, "amount", typed))
+        .contains(read);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "garlic, FRESH, 3 sprigs, Understood: clove (fresh)",
+    "rosemary, FRESH, 3 cloves, Understood: sprig",
+    "vanilla, FRESH, 2 pods, Understood: pod (dried)",
+  })
+  void aNounThatIsNotOfTheHerbIsRefusedWithWhatIs(
+      String herb, String state, String typed, String said) throws Exception {
+    assertThat(reckoned("herbs[0].herb", herb, "herbs[0].state", state, "amount", typed))
+        .contains(said);
+  }
+
+  @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       textBlock =
           """
-          amount | 3 sticks | is a count
+          amount | 3 sticks | Nobody counts yarrow
           amount | 20 mm    | is a depth
           amount | 60       | cannot be read
           amount | -60 g    | below zero

@@ -14,8 +14,10 @@ import org.springframework.web.bind.annotation.RestController;
 import velvetcrock.api.Answers.Line;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
-import velvetcrock.core.Refused;
 import velvetcrock.core.Standing;
+import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.CrossCheck.Substance;
 import velvetcrock.core.measure.Kitchen;
@@ -46,22 +48,21 @@ class ReckonMeasureController {
             : reader.problems().attempt("text", () -> new MeasureReader(kitchen).readAny(text));
     Substance density =
         new Substances(catalogues.current()).density(request.of(), request.temperatureC(), reader);
-    Range each = measure == null ? null : each(measure, request.of(), reader);
+    Range counted = measure == null ? null : counted(measure, request.of(), reader);
     reader.problems().refuseIfAny();
 
     Reckoning.Writer lines = Reckoning.writer();
     Measure read = Objects.requireNonNull(measure);
     lines.line("As read", "“" + read.text() + "”", read.amount(), unit(read), Standing.MEASURED);
-    if (each != null) {
-      Range mass = new Range(read.amount().low() * each.low(), read.amount().high() * each.high());
-      lines.line("Weight", "what one weighs, so many times", mass, "g", Standing.TYPICAL);
-      return answer(mass.middle(), mass, null, null, lines);
+    if (counted != null) {
+      lines.line("Weight", "what one weighs, so many times", counted, "g", Standing.TYPICAL);
+      return answer(counted.middle(), counted, null, null, lines);
     }
     return read.isWeight() ? ofWeight(read, density, lines) : ofVolume(read, density, lines);
   }
 
-  /** What one piece weighs, where a count was typed. */
-  private @Nullable Range each(Measure read, Requests.@Nullable Substance of, Reader reader) {
+  /** What they weigh, where a count was typed. */
+  private @Nullable Range counted(Measure read, Requests.@Nullable Substance of, Reader reader) {
     if (read.kind() == Measure.Kind.DEPTH) {
       reader
           .problems()
@@ -75,17 +76,11 @@ class ReckonMeasureController {
       reader.problems().add("of.herb", "A count needs the herb whose pieces are counted.");
       return null;
     }
-    return reader
-        .problems()
-        .attempt(
-            "of.herb",
-            () ->
-                catalogues
-                    .current()
-                    .herb(key)
-                    .eachG()
-                    .orElseThrow(
-                        () -> new Refused("herb", "Nobody counts this herb: weigh it instead.")));
+    Herb herb = reader.problems().attempt("of.herb", () -> catalogues.current().herb(key));
+    HerbState state = reader.choice("of.state", HerbState.class, of.state(), null);
+    return herb == null
+        ? null
+        : reader.problems().attempt("text", () -> Amounts.pieces(read, herb, state));
   }
 
   private static String unit(Measure read) {

@@ -146,7 +146,6 @@ public class OwnThing {
         replaces() ? like.edible() : safety().eaten(),
         new Herb.Handling(
             like.handling().bestState(), like.handling().drawing(), like.handling().why()),
-        like.eachG(),
         new Herb.Colours(like.colours().tint(), like.colours().fleck()),
         replaces() ? like.cautions() : safety().codes(),
         source);

@@ -1,15 +1,20 @@
 package velvetcrock.core.charge;
 
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Pieces;
 import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
 
 /** Turns measured amounts into what the reckonings need: oil in ml, herb in g. */
 public final class Amounts {
@@ -41,8 +46,32 @@ public final class Amounts {
       Cut cut,
       HerbState state,
       Catalogue catalogue) {
+    Optional<Measure> count = count(text, kitchen);
+    if (count.isPresent()) {
+      return pieces(count.get(), herb, state);
+    }
     Measure read = CrossCheck.read(text, kitchen, loose(herb, part, cut, state, catalogue));
     return herbMassG(read, herb, part, cut, state, catalogue);
+  }
+
+  private static Optional<Measure> count(String text, Kitchen kitchen) {
+    try {
+      return Optional.of(new MeasureReader(kitchen).readAny(text))
+          .filter(m -> m.kind() == Measure.Kind.COUNT);
+    } catch (Refused notAnAmount) {
+      return Optional.empty(); // it may still be a weight with its own check
+    }
+  }
+
+  /**
+   * What so many pieces weigh, g.
+   *
+   * @param state null for as it is usually counted
+   * @throws velvetcrock.core.Refused at {@code text} where nobody counts this herb so
+   */
+  public static Range pieces(Measure count, Herb herb, @Nullable HerbState state) {
+    Range each = Pieces.shipped().eachG(herb, count.noun(), state);
+    return new Range(count.amount().low() * each.low(), count.amount().high() * each.high());
   }
 
   /** A herb as it lies loose in a cup, for checking a weight against a volume. */

@@ -29,7 +29,6 @@ final class CatalogueRows {
             choice(row, "bestState", HerbState.class),
             choice(row, "draw", Drawing.class),
             text(row, "why")),
-        range(row, "eachG"),
         new Herb.Colours(colour(row, "tint"), colour(row, "fleck")),
         list(row, "cautions"),
         text(row, "source"));

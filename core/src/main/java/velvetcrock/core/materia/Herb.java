@@ -1,8 +1,6 @@
 package velvetcrock.core.materia;
 
 import java.util.List;
-import java.util.Optional;
-import velvetcrock.core.Range;
 
 /**
  * A herb of the catalogue.
@@ -14,7 +12,6 @@ import velvetcrock.core.Range;
  * @param waterFresh water content fresh, wet basis, 0–1
  * @param edible whether an oil of it may be eaten
  * @param handling how it is best used and drawn
- * @param eachG what one piece weighs, g; empty where nobody counts them
  * @param colours colours to draw it with
  * @param cautions codes of its cautions
  * @param source where the figures come from
@@ -27,7 +24,6 @@ public record Herb(
     double waterFresh,
     boolean edible,
     Handling handling,
-    Optional<Range> eachG,
     Colours colours,
     List<String> cautions,
     String source) {

@@ -43,7 +43,10 @@ enum KitchenUnit {
       Kind.COUNT,
       1,
       "piece,pieces,stick,sticks,clove,cloves,pod,pods,leaf,leaves,sprig,sprigs,head,heads,flower,"
-          + "flowers,root,roots,berry,berries,bud,buds,pepper,peppers"),
+          + "flowers,root,roots,berry,berries,bud,buds,pepper,peppers,bulb,bulbs,bean,beans,nut,nuts,"
+          + "shell,shells,hip,hips,seed,seeds,fruit,fruits,slice,slices,stalk,stalks,quill,quills,"
+          + "chilli,chillies,chestnut,chestnuts,conker,conkers,corn,corns,peppercorn,peppercorns,"
+          + "carrot,carrots,star,stars"),
   MILLIMETRE(Kind.DEPTH, 1, "mm,millimetre,millimetres,millimeter,millimeters"),
   CENTIMETRE(Kind.DEPTH, 10, "cm,centimetre,centimetres,centimeter,centimeters"),
   INCH(Kind.DEPTH, 25.4, "in,inch,inches");

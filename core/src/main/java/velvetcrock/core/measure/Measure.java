@@ -8,8 +8,13 @@ import velvetcrock.core.Range;
  * @param kind what {@code amount} counts
  * @param amount grams, millilitres, pieces or millimetres, above zero
  * @param text what was typed, trimmed
+ * @param noun what is counted, in the singular; empty for what is no count
  */
-public record Measure(Kind kind, Range amount, String text) {
+public record Measure(Kind kind, Range amount, String text, String noun) {
+  /** One that counts no pieces. */
+  public Measure(Kind kind, Range amount, String text) {
+    this(kind, amount, text, "");
+  }
 
   /** What an amount counts. */
   public enum Kind {

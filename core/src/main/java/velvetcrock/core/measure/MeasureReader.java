@@ -127,7 +127,7 @@ public final class MeasureReader {
     return sum(text, parts(text));
   }
 
-  private record Part(Range count, KitchenUnit unit) {}
+  private record Part(Range count, KitchenUnit unit, String word) {}
 
   private List<Part> parts(String text) {
     String plain = plain(text);
@@ -156,7 +156,7 @@ public final class MeasureReader {
       if (high < low) {
         throw refuse("“" + text + "” runs from high to low. Write the smaller number first.");
       }
-      parts.add(new Part(new Range(low, high), unit));
+      parts.add(new Part(new Range(low, high), unit, unitWord));
       at = matcher.end();
     }
     return parts;
@@ -169,6 +169,9 @@ public final class MeasureReader {
       if (part.unit().kind() != kind) {
         throw refuse("“" + text + "” mixes weight and volume. Give one of the two.");
       }
+      if (kind == Measure.Kind.COUNT && !noun(part).equals(noun(parts.get(0)))) {
+        throw refuse("“" + text + "” counts two kinds of things. Give one of the two.");
+      }
       Range unit = part.unit().range(kitchen);
       total =
           total.plus(new Range(part.count().low() * unit.low(), part.count().high() * unit.high()));
@@ -179,7 +182,19 @@ public final class MeasureReader {
     if (total.high() > LARGEST) {
       throw refuse("“" + text + "” is more than a tonne. Check the number and the unit.");
     }
-    return new Measure(kind, total, text);
+    return new Measure(kind, total, text, kind == Measure.Kind.COUNT ? noun(parts.get(0)) : "");
+  }
+
+  /** What is counted, in the singular. */
+  private static String noun(Part part) {
+    String word = part.word();
+    if (word.equals("leaves")) {
+      return "leaf";
+    }
+    if (word.endsWith("ies")) {
+      return word.equals("chillies") ? "chilli" : word.substring(0, word.length() - 3) + "y";
+    }
+    return word.endsWith("s") ? word.substring(0, word.length() - 1) : word;
   }
 
   /** Lower case, single spaces, fractions and number words written as figures. */

@@ -15,8 +15,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** A row that cannot be true is refused by its column. */
 class CatalogueRowsTest {
   private static final String HERB =
-      "key,name,botanical,parts,waterFresh,edible,bestState,draw,why,eachG,tint,fleck,cautions,source\n"
-          + "sea-aster,Sea aster,Tripolium pannonicum,flower|leaf,0.84,no,dried,cool,It is mild.,0.2-0.5,#aabbcc,#112233,daisy-family,weighed";
+      "key,name,botanical,parts,waterFresh,edible,bestState,draw,why,tint,fleck,cautions,source\n"
+          + "sea-aster,Sea aster,Tripolium pannonicum,flower|leaf,0.84,no,dried,cool,It is mild.,#aabbcc,#112233,daisy-family,weighed";
   private static final String CARRIER =
       "key,name,inci,density20,meltsC,molarG,meltingKj,viscosity20,viscosity40,keepsMonths,edible,allergen,hardness,feel,absorption,smell,make,chosenFor,tint,source\n"
           + "walnut,Walnut,Juglans Regia Seed Oil,0.92,-15,880,0,60,30,8,yes,tree nut,0,light,fast,nutty,raw,face,#e0d080,sheet";
@@ -58,7 +58,6 @@ class CatalogueRowsTest {
 
     assertThat(herb.parts()).containsExactly(Part.FLOWER, Part.LEAF);
     assertThat(herb.handling().drawing()).isEqualTo(Drawing.COOL);
-    assertThat(herb.eachG()).isPresent();
     assertThat(herb.cautions()).containsExactly("daisy-family");
     assertThat(carrier.allergen()).isEqualTo("tree nut");
     assertThat(carrier.opensForMonths()).isEqualTo(6);
@@ -80,8 +79,6 @@ class CatalogueRowsTest {
     "bestState, damp",
     "draw, hot",
     "why, ''",
-    "eachG, about two",
-    "eachG, 0.5-0.2",
     "tint, gold",
     "source, ''"
   })
