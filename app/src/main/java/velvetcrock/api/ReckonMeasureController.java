@@ -77,7 +77,10 @@ class ReckonMeasureController {
       return null;
     }
     Herb herb = reader.problems().attempt("of.herb", () -> catalogues.current().herb(key));
-    HerbState state = reader.choice("of.state", HerbState.class, of.state(), null);
+    HerbState state =
+        of.state() == null
+            ? null
+            : reader.choice("of.state", HerbState.class, of.state(), HerbState.DRIED);
     return herb == null
         ? null
         : reader.problems().attempt("text", () -> Amounts.pieces(read, herb, state));

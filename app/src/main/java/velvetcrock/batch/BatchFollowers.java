@@ -14,6 +14,7 @@ import velvetcrock.web.CurrentHousehold;
 class BatchFollowers {
   private final BottleBook book;
   private final Experience experience;
+  private final SpeedTeacher speeds;
   private final BatchJournal journal;
   private final CurrentHousehold current;
   private final ApplicationEventPublisher events;
@@ -21,11 +22,13 @@ class BatchFollowers {
   BatchFollowers(
       BottleBook book,
       Experience experience,
+      SpeedTeacher speeds,
       BatchJournal journal,
       CurrentHousehold current,
       ApplicationEventPublisher events) {
     this.book = book;
     this.experience = experience;
+    this.speeds = speeds;
     this.journal = journal;
     this.current = current;
     this.events = events;
@@ -57,6 +60,9 @@ class BatchFollowers {
     }
     if (step.teachesOtherwise()) {
       experience.learn(batch, step.state());
+    }
+    if (!step.was().colours().equals(step.state().colours())) {
+      speeds.learn(batch, step.state());
     }
   }
 

@@ -18,6 +18,7 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.jar.Window;
 import velvetcrock.web.Formats;
+import velvetcrock.web.SpeedWords;
 
 /**
  * Whether it is ready, and why.
@@ -146,6 +147,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
     double gain = Readiness.gain(known.state(), known.heat(), known.now());
     String more = known.state().charge().method().heated() ? "another hour" : "another week";
     return fmt.pull(pull)
+        + SpeedWords.after(known.reckoning().speed(), fmt)
         + "; "
         + more
         + (gain < 0.005 ? " adds next to nothing" : " adds " + fmt.percent(gain));

@@ -22,9 +22,11 @@ import velvetcrock.core.drawer.Lot;
 import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.outlook.Comparison;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.core.yield.Strainer;
@@ -32,6 +34,7 @@ import velvetcrock.drawer.LotWords;
 import velvetcrock.web.Formats;
 import velvetcrock.web.JarDrawing;
 import velvetcrock.web.PromiseWords;
+import velvetcrock.web.SpeedWords;
 
 /**
  * What the bench shows of a plan, ready to be set down.
@@ -126,7 +129,7 @@ record BenchView(
                 + fmt.mm(plan.jar().innerDiameterMm())
                 + " wide inside",
             marks(charge, levels, fmt)),
-        facts(plan, chargedOn, fmt),
+        facts(plan, catalogue, chargedOn, fmt),
         warnings(plan, catalogue, fmt),
         ways(plan, fmt),
         new BenchPanels(plan, bench, catalogue, fmt).panels(),
@@ -342,7 +345,8 @@ record BenchView(
     return (int) Math.round(100 * Math.max(0.02, Math.min(0.98, share)));
   }
 
-  private static List<Fact> facts(Reckoned plan, LocalDate chargedOn, Formats fmt) {
+  private static List<Fact> facts(
+      Reckoned plan, Catalogue catalogue, LocalDate chargedOn, Formats fmt) {
     Charge charge = plan.charge();
     List<Fact> facts = new ArrayList<>();
     facts.add(
@@ -387,7 +391,7 @@ record BenchView(
                     : plan.expected().learnedFrom() == 1
                         ? "; one batch of yours taught it"
                         : "; " + plan.expected().learnedFrom() + " batches of yours taught it")));
-    facts.add(strain(plan, chargedOn, fmt));
+    facts.add(strain(plan, catalogue, chargedOn, fmt));
     return facts;
   }
 
@@ -405,11 +409,29 @@ record BenchView(
   }
 
   /** When it is strained, by the rule that holds once it is charged. */
-  private static Fact strain(Reckoned plan, LocalDate chargedOn, Formats fmt) {
+  private static Fact strain(Reckoned plan, Catalogue catalogue, LocalDate chargedOn, Formats fmt) {
     Window window =
-        Window.of(plan.wish().method(), chargedOn, plan.heatGoal(), plan.wish().freshForEating());
+        Window.of(plan.wish().method(), chargedOn, plan.heatGoal(), plan.wish().freshForEating())
+            .at(speed(plan, catalogue));
     WindowWords words = new WindowWords(window, fmt);
-    return new Fact(window.byHours() ? "Strain after" : "Strain", words.span(), words.usual());
+    return new Fact(
+        window.byHours() ? "Strain after" : "Strain",
+        words.span(),
+        words.usual() + (window.byHours() ? "" : SpeedWords.after(speed(plan, catalogue), fmt)));
+  }
+
+  /** How fast its heaviest herb gives here. */
+  private static Speed speed(Reckoned plan, Catalogue catalogue) {
+    HerbPortion heaviest =
+        plan.wish().portions().stream()
+            .max(Comparator.comparingDouble(HerbPortion::massG))
+            .orElseThrow();
+    return catalogue.speed(
+        new Speed.HerbInOil(
+            heaviest.herb().key(),
+            heaviest.part(),
+            plan.wish().blended() ? Cut.GROUND : heaviest.cut(),
+            plan.wish().oils().get(0).carrier().key()));
   }
 
   private static List<Way> ways(Reckoned plan, Formats fmt) {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -20,9 +21,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.core.Figures;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.colour.SpeedFit;
 import velvetcrock.core.materia.Additions;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
@@ -36,6 +39,7 @@ public class Catalogues {
 
   private final Catalogue shipped;
   private final OwnThingRepository things;
+  private final SpeedLessonRepository speeds;
   private final CurrentHousehold current;
   private final EntityManager entities;
   private final TransactionTemplate reading;
@@ -46,12 +50,14 @@ public class Catalogues {
   Catalogues(
       Catalogue shipped,
       OwnThingRepository things,
+      SpeedLessonRepository speeds,
       CurrentHousehold current,
       EntityManager entities,
       TransactionTemplate reading,
       ApplicationEventPublisher events) {
     this.shipped = shipped;
     this.things = things;
+    this.speeds = speeds;
     this.current = current;
     this.entities = entities;
     this.reading = reading;
@@ -64,7 +70,42 @@ public class Catalogues {
   }
 
   private Catalogue load() {
-    return reading.execute(status -> shipped.with(additions(things.findAllByOrderByName())));
+    return reading.execute(
+        status ->
+            shipped
+                .with(additions(things.findAllByOrderByName()))
+                .with(together(speeds.findAll())));
+  }
+
+  private static Map<Speed.HerbInOil, Speed> together(List<SpeedLesson> lessons) {
+    return lessons.stream()
+        .collect(
+            Collectors.groupingBy(
+                SpeedLesson::of,
+                Collectors.mapping(
+                    SpeedLesson::jar,
+                    Collectors.collectingAndThen(Collectors.toList(), SpeedFit::together))));
+  }
+
+  /**
+   * Keeps what the colours of a jar taught of how fast its herb gives.
+   *
+   * @param jar null where they teach nothing
+   */
+  @Transactional
+  public void learned(UUID batchId, Speed.HerbInOil of, SpeedFit.@Nullable Jar jar) {
+    boolean knew = speeds.existsById(batchId);
+    if (jar == null && !knew) {
+      return;
+    }
+    if (knew) {
+      speeds.deleteById(batchId);
+      entities.flush();
+    }
+    if (jar != null) {
+      entities.persist(new SpeedLesson(batchId, of, jar));
+    }
+    forgetOnceWritten();
   }
 
   private Additions additions(List<OwnThing> own) {
@@ -160,6 +201,11 @@ public class Catalogues {
 
   /** Forgets the catalogue once this is written, and only then has others reckon anew. */
   private void changed(OwnKind kind, String key) {
+    forgetOnceWritten();
+    current.who().ifPresent(by -> events.publishEvent(new FiguresChanged(by, kind, key)));
+  }
+
+  private void forgetOnceWritten() {
     UUID household = current.id();
     TransactionSynchronizationManager.registerSynchronization(
         new TransactionSynchronization() {
@@ -168,7 +214,6 @@ public class Catalogues {
             known.invalidate(household);
           }
         });
-    current.who().ifPresent(by -> events.publishEvent(new FiguresChanged(by, kind, key)));
   }
 
   private OwnKind.Choice chosen(OwnKind kind, String key) {

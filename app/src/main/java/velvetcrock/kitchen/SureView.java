@@ -2,7 +2,9 @@ package velvetcrock.kitchen;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetcrock.core.Range;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
@@ -11,9 +13,12 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Powder;
 import velvetcrock.core.materia.Reference;
 import velvetcrock.core.materia.References;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.materia.Wax;
 import velvetcrock.core.outlook.Sensitivity;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
+import velvetcrock.web.SpeedWords;
 
 /**
  * Where a thing's figures come from, and how much they move a result.
@@ -39,7 +44,8 @@ record SureView(String name, String source, String worth, List<String> works, Li
           find(catalogue.herbs(), Herb::key, key)
               .map(
                   h ->
-                      of(table, key, h.name(), h.source(), own, Sensitivity.of(h, catalogue), fmt));
+                      of(table, key, h.name(), h.source(), own, Sensitivity.of(h, catalogue), fmt)
+                          .and(speeds(key, catalogue, fmt)));
       case CARRIERS ->
           find(catalogue.carriers(), Carrier::key, key)
               .map(c -> of(table, key, c.name(), c.source(), own, Sensitivity.of(c, today), fmt));
@@ -54,6 +60,34 @@ record SureView(String name, String source, String worth, List<String> works, Li
               .map(e -> of(table, key, e.name(), e.source(), own, List.of(), fmt));
       case BEDS -> Optional.empty();
     };
+  }
+
+  private SureView and(List<String> learned) {
+    return new SureView(
+        name, source, worth, works, Stream.concat(moves.stream(), learned.stream()).toList());
+  }
+
+  /** How fast it gives here, oil by oil, as far as that was learned. */
+  private static List<String> speeds(String herb, Catalogue catalogue, Formats fmt) {
+    return catalogue.speeds().entrySet().stream()
+        .filter(e -> e.getKey().herb().equals(herb))
+        .map(
+            e ->
+                EnumWords.capital(EnumWords.plain(e.getKey().cut()))
+                    + " "
+                    + EnumWords.plain(e.getKey().part())
+                    + " in "
+                    + catalogue.carrier(e.getKey().carrier()).name().toLowerCase(Locale.ROOT)
+                    + ": "
+                    + (e.getValue().moves()
+                        ? SpeedWords.moves(e.getValue(), fmt)
+                        : "colours seen of "
+                            + e.getValue().jars()
+                            + " of the "
+                            + Speed.MOVES_FROM
+                            + " jars that it takes to move the pull")
+                    + ".")
+        .toList();
   }
 
   private static <T> Optional<T> find(

@@ -27,6 +27,7 @@ import velvetcrock.core.outlook.Step;
 import velvetcrock.core.outlook.Timetable;
 import velvetcrock.web.Formats;
 import velvetcrock.web.PromiseWords;
+import velvetcrock.web.SpeedWords;
 import velvetcrock.web.TimeAxis;
 
 /**
@@ -317,7 +318,10 @@ record OutlookView(
                   + " days spent",
               PromiseWords.goodUntil(route.outcome().keeps(), fmt)));
       facts.add(
-          new Fact("Pull", fmt.pull(route.outcome().drawn()), asStrongAs(route).orElse(null)));
+          new Fact(
+              "Pull",
+              fmt.pull(route.outcome().drawn()) + SpeedWords.after(route.outcome().speed(), fmt),
+              asStrongAs(route).orElse(null)));
       if (route.bill().minor() >= 1) {
         facts.add(
             new Fact(

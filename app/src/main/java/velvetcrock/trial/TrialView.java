@@ -106,7 +106,7 @@ record TrialView(
     boolean hidden = trial.hidden();
     List<Jar> jars = new ArrayList<>();
     for (int i = 0; i < whole.jars().size(); i++) {
-      jars.add(jar(whole, whole.jars().get(i), standing.get(i), catalogue, fmt));
+      jars.add(jar(whole, whole.jars().get(i), standing.get(i), standing, catalogue, fmt));
     }
     return new TrialView(
         trial.id(),
@@ -142,7 +142,12 @@ record TrialView(
   }
 
   private static Jar jar(
-      Trials.Whole whole, TrialJar jar, Standing standing, Catalogue catalogue, Formats fmt) {
+      Trials.Whole whole,
+      TrialJar jar,
+      Standing standing,
+      List<Standing> others,
+      Catalogue catalogue,
+      Formats fmt) {
     BatchState state = standing.batch().state();
     boolean hidden = whole.trial().hidden();
     return new Jar(
@@ -151,7 +156,7 @@ record TrialView(
         JarView.of(standing.batch(), catalogue, fmt, SCALE),
         ColourView.of(new BatchReckoning(catalogue, state).colour(), fmt),
         smells(state.seen().scent()),
-        pull(standing.pull(), fmt),
+        pull(whole, jar, standing.pull(), others, fmt),
         cameOut(state, new BatchReckoning(catalogue, state), fmt),
         hidden ? null : marks(whole, jar, TrialJudging::strength, fmt),
         hidden ? null : marks(whole, jar, TrialJudging::smell, fmt),
@@ -169,16 +174,48 @@ record TrialView(
         : scent.name().toLowerCase(Locale.ROOT) + " scent of the herb";
   }
 
-  private static @Nullable Bar pull(@Nullable Pull pull, Formats fmt) {
+  private static @Nullable Bar pull(
+      Trials.Whole whole, TrialJar jar, @Nullable Pull pull, List<Standing> others, Formats fmt) {
     if (pull == null) {
       return null;
     }
+    List<String> alike = new ArrayList<>();
+    List<String> against = new ArrayList<>();
+    for (int i = 0; i < others.size(); i++) {
+      TrialJar other = whole.jars().get(i);
+      Pull its = others.get(i).pull();
+      if (other == jar || its == null) {
+        continue;
+      }
+      if (!pull.toldApartFrom(its)) {
+        alike.add(other.letter());
+      } else if (!whole.trial().hidden()
+          && (pull.pull() - its.pull()) * (blind(whole, jar) - blind(whole, other)) < 0) {
+        against.add(other.letter());
+      }
+    }
+    String told =
+        (alike.isEmpty() ? "" : "; cannot be told apart from " + String.join(", ", alike))
+            + (against.isEmpty()
+                ? ""
+                : "; judged blind, "
+                    + String.join(", ", against)
+                    + " came out the other way round");
     double low = pull.range().low() * WHOLE;
     return new Bar(
-        fmt.pull(pull),
+        fmt.pull(pull) + told,
         hundredths(pull.pull() * WHOLE),
         hundredths(low),
         hundredths(pull.range().high() * WHOLE - low));
+  }
+
+  /** Mean strength by those who did not know which was which; not a number where nobody did. */
+  private static double blind(Trials.Whole whole, TrialJar jar) {
+    return whole.judgings().stream()
+        .filter(j -> j.letter().equals(jar.letter()) && j.blind())
+        .mapToInt(TrialJudging::strength)
+        .average()
+        .orElse(Double.NaN);
   }
 
   private static @Nullable Bar cameOut(BatchState state, BatchReckoning reckoning, Formats fmt) {

@@ -13,6 +13,7 @@ import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 
 /**
  * Relative pull, 0 to 1: E = w·(1 − exp(−∫k_w dt)) + (1 − w)·(1 − exp(−∫k_d dt)), a quick wash from
@@ -22,12 +23,14 @@ import velvetcrock.core.materia.Part;
  * guesses.
  *
  * @param pull the estimate
+ * @param theta the model’s own time, ∫k_d dt, before anything that was learned
  * @param range from every guess at its one end to every guess at its other, in quadrature
  * @param guesses the pull under each guess, in one order for all
  */
-public record Pull(double pull, Range range, List<Double> guesses, Reckoning reckoning) {
+public record Pull(
+    double pull, double theta, Range range, List<Double> guesses, Reckoning reckoning) {
   private static final Pull NOTHING =
-      new Pull(0, Range.exactly(0), Collections.nCopies(8, 0.0), Reckoning.writer().done());
+      new Pull(0, 0, Range.exactly(0), Collections.nCopies(8, 0.0), Reckoning.writer().done());
   private static final double WASH_PER_DAY = Math.log(10) / 0.25;
   private static final double DIFFUSION_PER_DAY = Math.log(7) / 35;
   private static final double SPIRIT_PACE = 1.5;
@@ -46,8 +49,14 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
    *
    * @param part null where it is not known; its pace is then 1
    * @param spirit whether it was dampened with spirit first
+   * @param speed how fast it gives here
    */
-  public record Herb(Cut cut, @Nullable Part part, boolean spirit) {}
+  public record Herb(Cut cut, @Nullable Part part, boolean spirit, Speed speed) {
+    /** One of which nothing was learned. */
+    public Herb(Cut cut, @Nullable Part part, boolean spirit) {
+      this(cut, part, spirit, Speed.UNKNOWN);
+    }
+  }
 
   /** How much that is, in words. */
   public enum Strength {
@@ -120,7 +129,9 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
   static Pull of(Ensemble drawn, double hours, Herb herb) {
     double quick =
         herb.spirit() ? wash(herb.cut()) + SPIRIT_WASH * (1 - wash(herb.cut())) : wash(herb.cut());
-    double pace = pace(herb.cut()) * (herb.spirit() ? SPIRIT_PACE : 1);
+    double usualPace = pace(herb.cut()) * (herb.spirit() ? SPIRIT_PACE : 1);
+    Speed speed = herb.speed();
+    double pace = usualPace * speed.factor();
     Drawn middle = drawn.middle();
     double washed = washed(middle, quick, 1);
     double diffused = diffused(middle, quick, pace);
@@ -147,12 +158,20 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
         diffused,
         "",
         Standing.ESTIMATE);
+    if (speed.moves()) {
+      lines.line(
+          "Your own speed",
+          "learned from the colours of " + speed.jars() + " jars; it multiplies the slow part",
+          speed.range(),
+          "",
+          Standing.MEASURED);
+    }
     double pull = Math.min(1, washed + diffused);
     lines.line("Pull", plain(washed) + " + " + plain(diffused), pull, "", Standing.ESTIMATE);
     List<Double> guesses =
         List.of(
-            pull(middle, quick, pace, 1 / RATE_WITHIN),
-            pull(middle, quick, pace, RATE_WITHIN),
+            pull(middle, quick, usualPace * speed.range().low(), 1 / RATE_WITHIN),
+            pull(middle, quick, usualPace * speed.range().high(), RATE_WITHIN),
             pull(drawn.slower(), quick, pace, 1),
             pull(drawn.faster(), quick, pace, 1),
             pull(middle, quick * (1 - WASH_WITHIN), pace, 1),
@@ -166,7 +185,8 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
         range,
         "",
         Standing.ESTIMATE);
-    return new Pull(pull, range, guesses, lines.done());
+    double theta = DIFFUSION_PER_DAY * usualPace * middle.diffusionDays();
+    return new Pull(pull, theta, range, guesses, lines.done());
   }
 
   private static double washed(Drawn drawn, double quick, double rates) {
@@ -177,8 +197,8 @@ public record Pull(double pull, Range range, List<Double> guesses, Reckoning rec
     return (1 - quick) * -Math.expm1(-DIFFUSION_PER_DAY * pace * drawn.diffusionDays());
   }
 
-  private static double pull(Drawn drawn, double quick, double pace, double rates) {
-    return Math.min(1, washed(drawn, quick, rates) + diffused(drawn, quick, pace * rates));
+  private static double pull(Drawn drawn, double quick, double pace, double washRates) {
+    return Math.min(1, washed(drawn, quick, washRates) + diffused(drawn, quick, pace));
   }
 
   /** Moves up and down, each by itself in quadrature. */

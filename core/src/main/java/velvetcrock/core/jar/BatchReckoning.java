@@ -56,6 +56,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.core.moisture.WeighingDown;
@@ -479,7 +480,22 @@ public final class BatchReckoning {
    * @param zone the household's, by which days count
    */
   public Window window(ZoneId zone) {
-    return Window.of(state, heatGoal(), zone);
+    return Window.of(state, heatGoal(), zone).at(speed());
+  }
+
+  /** How fast its heaviest herb gives in its first oil, as far as the household has learned. */
+  public Speed speed() {
+    return catalogue.speed(speedOf());
+  }
+
+  /** What its colours would teach the speed of. */
+  public Speed.HerbInOil speedOf() {
+    HerbPortion heaviest = portionsByWeight().get(0);
+    return new Speed.HerbInOil(
+        heaviest.herb().key(),
+        heaviest.part(),
+        state.charge().manner().blended() ? Cut.GROUND : heaviest.cut(),
+        state.charge().carriers().get(0).carrier());
   }
 
   /**

@@ -77,7 +77,11 @@ public final class PotHeat {
     this.pull =
         new PullTally(
             reckoning.carriers(),
-            new Pull.Herb(cut, reckoning.heaviestPart(), state.charge().manner().spirit() != null),
+            new Pull.Herb(
+                cut,
+                reckoning.heaviestPart(),
+                state.charge().manner().spirit() != null,
+                reckoning.speed()),
             Agitation.of(state.tended().shakes(), days));
     this.drawsFromHours = drawsFrom(state, reckoning);
     course.walk(

@@ -8,6 +8,7 @@ import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Speed;
 
 /**
  * When a jar may be strained: the one place that says so.
@@ -95,6 +96,18 @@ public record Window(
     }
     LocalDate poured = rest.pouredAt() == null ? null : rest.pouredAt().atZone(zone).toLocalDate();
     return new Window(window.byHours, poured, window.earliest, window.usual, window.latest);
+  }
+
+  /**
+   * The same for a herb that is known to give faster or slower here. Only days move, and never past
+   * the latest: hours on the heat are bounded by what heat does to the oil, a trial's day and the
+   * days of fresh herb for eating by what they are for.
+   */
+  public Window at(Speed speed) {
+    boolean fixed = byHours || latest <= EATEN_LATEST || earliest == usual;
+    return fixed || !speed.moves()
+        ? this
+        : new Window(false, from, speed.days(earliest, latest), speed.days(usual, latest), latest);
   }
 
   private static Window hours(HeatGoal goal) {

@@ -28,6 +28,7 @@ public final class Catalogue {
   private final Map<String, Powder> powders;
   private final Map<String, EssentialOil> essentialOils;
   private final Map<String, Jar> jars;
+  private final Map<Speed.HerbInOil, Speed> speeds;
   private final Map<Part, Map<Cut, Double>> beds;
 
   private Catalogue() {
@@ -51,6 +52,7 @@ public final class Catalogue {
             EssentialOil::key);
     jars = CatalogueFile.read(Catalogue.class, "jars.csv", problems, CatalogueRows::jar, Jar::key);
     beds = beds(problems);
+    speeds = Map.of();
     if (!problems.none()) {
       throw new IllegalStateException(
           problems.found().stream()
@@ -76,6 +78,33 @@ public final class Catalogue {
     essentialOils = merged(shipped.essentialOils, own.essentialOils(), EssentialOil::key);
     jars = merged(shipped.jars, own.jars(), Jar::key);
     beds = shipped.beds;
+    speeds = shipped.speeds;
+  }
+
+  private Catalogue(Catalogue base, Map<Speed.HerbInOil, Speed> speeds) {
+    herbs = base.herbs;
+    carriers = base.carriers;
+    waxes = base.waxes;
+    powders = base.powders;
+    essentialOils = base.essentialOils;
+    jars = base.jars;
+    beds = base.beds;
+    this.speeds = Map.copyOf(speeds);
+  }
+
+  /** This catalogue with what a household's jars taught of how fast herbs give. */
+  public Catalogue with(Map<Speed.HerbInOil, Speed> learned) {
+    return new Catalogue(this, learned);
+  }
+
+  /** How fast a herb in an oil gives here; unknown where too little was learned. */
+  public Speed speed(Speed.HerbInOil of) {
+    return speeds.getOrDefault(of, Speed.UNKNOWN);
+  }
+
+  /** All that was learned of how fast herbs give. */
+  public Map<Speed.HerbInOil, Speed> speeds() {
+    return speeds;
   }
 
   /** This catalogue with what a household adds or knows better. */

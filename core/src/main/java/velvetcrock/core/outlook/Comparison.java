@@ -30,6 +30,7 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.yield.Retention;
 
 /**
@@ -138,7 +139,16 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
               : Pull.of(
                   List.of(infusion.pullLeg()),
                   charge.carriers(),
-                  new Pull.Herb(order.cut(), order.part(), method == Method.SPIRIT));
+                  new Pull.Herb(
+                      order.cut(),
+                      order.part(),
+                      method == Method.SPIRIT,
+                      catalogue.speed(
+                          new Speed.HerbInOil(
+                              order.herb().key(),
+                              order.herb().partNow(order.part()),
+                              order.cut(),
+                              order.carriers().get(0).carrier().key()))));
       InfusingLeg leg = infusion.keepingLeg();
       int checks = infusion.checks();
       return new Way(

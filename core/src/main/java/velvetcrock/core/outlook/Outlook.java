@@ -37,6 +37,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.moisture.Evaporation;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.core.yield.Retention;
@@ -224,7 +225,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
               : Pull.of(
                   List.of(infusion.pullLeg()),
                   carriers,
-                  new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT));
+                  new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT, speed(herb)));
       List<Caution> due = cautions(method, charge, reckoned, infusion);
       if (solid) {
         obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));
@@ -258,17 +259,27 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           new Route.CutHerb(herb.state(), herb.cut()),
           new Route.Amounts(amounts.herbG(), amounts.ratio(), amounts.oilMl(), spiritMl),
           new Route.Outcome(
-              reckoned.strengthAgainstOneToFive(charge.herbs()), pull, leg.spentDays(), keeps),
+              reckoned.strengthAgainstOneToFive(charge.herbs()),
+              pull,
+              speed(herb),
+              leg.spentDays(),
+              keeps),
           amounts.jars(),
           new Route.Times(
               laid.hours(),
               laid.timetable(),
-              begun.plusDays(method.earliestDays()),
+              begun.plusDays((long) speed(herb).days(method.earliestDays(), method.latestDays())),
               begun.plusDays(method.latestDays())),
           herbs.plus(oils).plus(spirits),
           new Route.Missing(herbs.missing(), oils.missing(), spirits.missing()),
           due,
           obstacles);
+    }
+
+    private Speed speed(HerbPortion herb) {
+      return catalogue.speed(
+          new Speed.HerbInOil(
+              herb.herb().key(), herb.part(), herb.cut(), order.carriers().get(0).carrier().key()));
     }
 
     private static void lacks(

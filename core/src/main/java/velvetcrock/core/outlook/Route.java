@@ -9,6 +9,7 @@ import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Speed;
 
 /**
  * A way from the drawer to what is wanted, laid into the household's hours.
@@ -53,11 +54,13 @@ public record Route(
    *
    * @param strength against a dried 1:5, which is 1
    * @param drawn how much is drawn, with its width; nothing where the oil would be solid
+   * @param speed how fast the herb gives here
    * @param keepingSpentDays keeping spent while it draws, days
    * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles; for
    *     eating in the fridge
    */
-  public record Outcome(double strength, Pull drawn, double keepingSpentDays, Promise keeps) {
+  public record Outcome(
+      double strength, Pull drawn, Speed speed, double keepingSpentDays, Promise keeps) {
     /** Relative pull, 0–1. */
     public double pull() {
       return drawn.pull();

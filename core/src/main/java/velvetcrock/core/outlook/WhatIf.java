@@ -23,6 +23,7 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.yield.Retention;
 
 /**
@@ -139,22 +140,30 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
             setting.jar(),
             ChargeOrder.USUAL_COVER_MM);
     Charge charge = new Charger(catalogue).reckon(order);
+    Speed speed =
+        catalogue.speed(
+            new Speed.HerbInOil(
+                setting.herb().herb().key(),
+                setting.herb().part(),
+                setting.herb().cut(),
+                setting.carriers().get(0).carrier().key()));
     List<Point> curve = new ArrayList<>(POINTS);
     double step = Math.pow(LONGEST_HOURS / SHORTEST_HOURS, 1.0 / (POINTS - 1));
     double hours = SHORTEST_HOURS;
     for (int i = 0; i < POINTS; i++) {
-      curve.add(point(setting, carriers, charge, Math.min(hours, LONGEST_HOURS)));
+      curve.add(point(setting, carriers, charge, speed, Math.min(hours, LONGEST_HOURS)));
       hours *= step;
     }
     return new WhatIf(
         charge,
         setting.celsius() < carriers.meltedAboveC(),
-        point(setting, carriers, charge, setting.hours()),
+        point(setting, carriers, charge, speed, setting.hours()),
         List.copyOf(curve),
         new OilToCharge(setting.herb(), experience).yieldMl(charge.oilMl(), setting.oilPerHerb()));
   }
 
-  private static Point point(Setting setting, CarrierBlend carriers, Charge charge, double hours) {
+  private static Point point(
+      Setting setting, CarrierBlend carriers, Charge charge, Speed speed, double hours) {
     Trace trace = Trace.steady(setting.celsius(), hours);
     Pull pull =
         setting.celsius() < carriers.meltedAboveC()
@@ -162,7 +171,8 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
             : Pull.of(
                 List.of(new Pull.Leg(trace, setting.agitation())),
                 carriers,
-                new Pull.Herb(setting.herb().cut(), setting.herb().part(), setting.spirit()));
+                new Pull.Herb(
+                    setting.herb().cut(), setting.herb().part(), setting.spirit(), speed));
     InfusingLeg leg = new InfusingLeg("drawing", hours, trace, setting.light());
     LocalDate strained = setting.on().plusDays((long) Math.ceil(hours / 24));
     KeepingOrder order =

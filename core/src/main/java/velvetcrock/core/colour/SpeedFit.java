@@ -1,0 +1,127 @@
+package velvetcrock.core.colour;
+
+import java.util.List;
+import java.util.Optional;
+import velvetcrock.core.Range;
+import velvetcrock.core.materia.Speed;
+
+/**
+ * The course of a jar's colour fitted to the time of the model: ΔE = ΔE_end·(1 − exp(−s·θ)) by
+ * least squares, with θ = ∫k_d dt up to the look and s this jar's own speed. Over jars log s is
+ * averaged with a prior of 0 and standard deviation ln 2 that counts as two jars.
+ */
+public final class SpeedFit {
+  private static final int FEWEST_LOOKS = 3;
+  private static final double WIDEST = Math.log(16);
+  private static final int STEPS = 200;
+  private static final int REFINED = 40;
+  private static final double SEEN_WITHIN = 1;
+  private static final double PRIOR_JARS = 2;
+  private static final double PRIOR_SPREAD = Math.log(2);
+  private static final double EIGHTY_PERCENT = 1.28;
+
+  private SpeedFit() {}
+
+  /**
+   * A look at a jar.
+   *
+   * @param theta the model's own time up to it
+   * @param deltaE difference to the plain carrier, ΔE00
+   */
+  public record Look(double theta, double deltaE) {}
+
+  /**
+   * What one jar shows.
+   *
+   * @param logSpeed natural logarithm of its speed
+   * @param within its standard error
+   */
+  public record Jar(double logSpeed, double within) {}
+
+  /**
+   * Fits one jar.
+   *
+   * @return empty with fewer than three looks, or where no course with a speed above 0 fits better
+   *     than any other
+   */
+  public static Optional<Jar> of(List<Look> looks) {
+    List<Look> seen = looks.stream().filter(l -> l.theta() > 0).toList();
+    if (seen.size() < FEWEST_LOOKS) {
+      return Optional.empty();
+    }
+    double best = 0;
+    double least = Double.MAX_VALUE;
+    for (int i = 0; i <= STEPS; i++) {
+      double at = -WIDEST + 2 * WIDEST * i / STEPS;
+      double squares = squares(seen, at);
+      if (squares < least) {
+        least = squares;
+        best = at;
+      }
+    }
+    double step = 2 * WIDEST / STEPS;
+    for (int i = 0; i < REFINED; i++) {
+      step /= 1.5;
+      double less = squares(seen, best - step);
+      double more = squares(seen, best + step);
+      if (less < least || more < least) {
+        best += less < more ? -step : step;
+        least = Math.min(less, more);
+      }
+    }
+    if (Math.abs(best) > WIDEST - 1e-3) {
+      return Optional.empty();
+    }
+    return Optional.of(new Jar(best, within(seen, best, least)));
+  }
+
+  /** Sum of squares with the end that fits best at this speed. */
+  private static double squares(List<Look> looks, double logSpeed) {
+    double speed = Math.exp(logSpeed);
+    double end = end(looks, speed);
+    double sum = 0;
+    for (Look look : looks) {
+      double off = look.deltaE() - end * -Math.expm1(-speed * look.theta());
+      sum += off * off;
+    }
+    return sum;
+  }
+
+  private static double end(List<Look> looks, double speed) {
+    double both = 0;
+    double own = 0;
+    for (Look look : looks) {
+      double f = -Math.expm1(-speed * look.theta());
+      both += f * look.deltaE();
+      own += f * f;
+    }
+    return own == 0 ? 0 : both / own;
+  }
+
+  /** Standard error of log s from the curvature of the sum of squares; an eye tells about 1 ΔE. */
+  private static double within(List<Look> looks, double best, double least) {
+    double h = 0.05;
+    double curve = (squares(looks, best + h) - 2 * least + squares(looks, best - h)) / (h * h);
+    double variance = Math.max(SEEN_WITHIN * SEEN_WITHIN, least / (looks.size() - 2.0));
+    return curve <= 0 ? WIDEST : Math.min(WIDEST, Math.sqrt(2 * variance / curve));
+  }
+
+  /** What all jars of one herb, part, cut and oil show together. */
+  public static Speed together(List<Jar> jars) {
+    if (jars.size() < Speed.MOVES_FROM) {
+      return Speed.unknown(jars.size());
+    }
+    double weight = PRIOR_JARS + jars.size();
+    double mean = jars.stream().mapToDouble(Jar::logSpeed).sum() / weight;
+    double squares = PRIOR_JARS * PRIOR_SPREAD * PRIOR_SPREAD;
+    for (Jar jar : jars) {
+      squares += (jar.logSpeed() - mean) * (jar.logSpeed() - mean);
+    }
+    double half =
+        Math.min(
+            Math.log(Speed.UNKNOWN_WITHIN),
+            EIGHTY_PERCENT * Math.sqrt(squares / weight) * Math.sqrt(1 / weight));
+    return new Speed(
+        Math.exp(mean), new Range(Math.exp(mean - half), Math.exp(mean + half)), jars.size());
+  }
+}
