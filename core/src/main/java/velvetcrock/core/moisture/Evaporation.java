@@ -72,16 +72,31 @@ public record Evaporation(double usualG, Range range) {
     List<Trace.Point> points = trace.points();
     double sum = 0;
     for (int i = 1; i < points.size(); i++) {
-      Trace.Point from = points.get(i - 1);
-      Trace.Point to = points.get(i);
-      double step = to.celsius() - from.celsius();
-      int pieces = (int) Math.max(1, Math.ceil(Math.abs(step) / STEP_C));
-      double each = (to.hours() - from.hours()) / pieces;
-      for (int piece = 0; piece < pieces; piece++) {
-        sum += each * above(from.celsius() + step * (piece + 0.5) / pieces);
-      }
+      sum += pressureHours(points.get(i - 1), points.get(i));
     }
     return sum;
+  }
+
+  /** Over a straight piece, cut where it begins and ends to be warm enough. */
+  private static double pressureHours(Trace.Point from, Trace.Point to) {
+    double step = to.celsius() - from.celsius();
+    double hours = to.hours() - from.hours();
+    if (step == 0) {
+      return hours * above(from.celsius());
+    }
+    double crosses = (COOLEST_C - from.celsius()) / step;
+    double begins = step > 0 ? Math.max(0, crosses) : 0;
+    double ends = step > 0 ? 1 : Math.min(1, crosses);
+    if (ends <= begins) {
+      return 0;
+    }
+    int pieces = (int) Math.max(1, Math.ceil(Math.abs(step) * (ends - begins) / STEP_C));
+    double each = (ends - begins) / pieces;
+    double sum = 0;
+    for (int piece = 0; piece < pieces; piece++) {
+      sum += each * above(from.celsius() + step * (begins + (piece + 0.5) * each));
+    }
+    return hours * sum;
   }
 
   /** By how much the vapour pressure stands above the room's, kPa. */
