@@ -294,6 +294,8 @@ class LawsTest {
         .isAfterOrEqualTo(keeping.earliest())
         .isBeforeOrEqualTo(keeping.latest());
     assertThat(keeping.bestBefore()).isAfterOrEqualTo(DAY.plusDays(days));
+    assertThat(Keeper.bestBefore(order(own, days, store, state, wet, use, celsius, hours)))
+        .isEqualTo(keeping.bestBefore());
     Keeping hotter = keeping(own, days, store, state, wet, use, celsius + 8, hours);
     assertThat(hotter.bestBefore()).isBeforeOrEqualTo(keeping.bestBefore());
   }
@@ -307,16 +309,27 @@ class LawsTest {
       Use use,
       double celsius,
       double hours) {
-    return Keeper.reckon(
-        new KeepingOrder(
-            DAY,
-            DAY.plusDays(days),
-            List.of(new CarrierDates(CATALOGUE.carrier("olive"), 1, own, null, null)),
-            state,
-            wet,
-            use,
-            List.of(new InfusingLeg("drawing", hours, Trace.steady(celsius, hours), Light.DARK)),
-            List.of(),
-            store));
+    return Keeper.reckon(order(own, days, store, state, wet, use, celsius, hours));
+  }
+
+  private static KeepingOrder order(
+      LocalDate own,
+      int days,
+      Store store,
+      HerbState state,
+      boolean wet,
+      Use use,
+      double celsius,
+      double hours) {
+    return new KeepingOrder(
+        DAY,
+        DAY.plusDays(days),
+        List.of(new CarrierDates(CATALOGUE.carrier("olive"), 1, own, null, null)),
+        state,
+        wet,
+        use,
+        List.of(new InfusingLeg("drawing", hours, Trace.steady(celsius, hours), Light.DARK)),
+        List.of(),
+        store);
   }
 }

@@ -48,8 +48,7 @@ public final class Keeper {
     changes(order)
         .forEach(
             (change, store) -> {
-              int days =
-                  decide(order.withStore(store)).daysFromStraining() - plain.daysFromStraining();
+              int days = days(order, limit(order.withStore(store))) - plain.daysFromStraining();
               if (days > 0) {
                 gains.add(new Gain(change, days));
               }
@@ -69,7 +68,14 @@ public final class Keeper {
 
   /** The last good day alone, without what would lengthen it. */
   public static LocalDate bestBefore(KeepingOrder order) {
-    return decide(order).bestBefore();
+    return order.strainedOn().plusDays(days(order, limit(order)));
+  }
+
+  /** What decides, without how it came about. */
+  private static Limit limit(KeepingOrder order) {
+    LocalDate ownDate = ownDate(order.carriers());
+    Lifetime lifetime = new Lifetime(order, ChronoUnit.DAYS.between(order.chargedOn(), ownDate));
+    return cap(order, ownDate).or(aged(order, lifetime.usualStoreDays()));
   }
 
   /** The earliest own date among the carriers that count. */
@@ -155,24 +161,7 @@ public final class Keeper {
     }
     double inStore = storeDays(order, start - spent, legs, lines);
     Limit aged = aged(order, inStore);
-    Limit cap =
-        Stream.concat(
-                caps(order).stream(),
-                Stream.concat(
-                    order.before().stream()
-                        .map(
-                            b ->
-                                new Limit(
-                                    Rule.EARLIER_OIL,
-                                    b.goodUntil(),
-                                    "never later than the oil that was charged again")),
-                    Stream.of(
-                        new Limit(
-                            Rule.CARRIER_DATE,
-                            ownDate,
-                            "never later than the carrier’s own date"))))
-            .min(Comparator.comparing(Limit::date))
-            .orElseThrow();
+    Limit cap = cap(order, ownDate);
     Limit limit = cap.or(aged);
     Range store = lifetime.storeDays();
     int days = days(order, limit);
@@ -238,6 +227,25 @@ public final class Keeper {
         "days",
         Standing.ESTIMATE);
     return days + rest;
+  }
+
+  /** The earliest of what is never passed, however well it stands. */
+  private static Limit cap(KeepingOrder order, LocalDate ownDate) {
+    return Stream.concat(
+            caps(order).stream(),
+            Stream.concat(
+                order.before().stream()
+                    .map(
+                        b ->
+                            new Limit(
+                                Rule.EARLIER_OIL,
+                                b.goodUntil(),
+                                "never later than the oil that was charged again")),
+                Stream.of(
+                    new Limit(
+                        Rule.CARRIER_DATE, ownDate, "never later than the carrier’s own date"))))
+        .min(Comparator.comparing(Limit::date))
+        .orElseThrow();
   }
 
   private static List<Limit> caps(KeepingOrder order) {

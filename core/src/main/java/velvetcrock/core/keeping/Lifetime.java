@@ -34,6 +34,11 @@ final class Lifetime {
     return spent;
   }
 
+  /** Days in store until nothing is left. */
+  double usualStoreDays() {
+    return Math.max(0, days(Guess.MIDDLE) - infusedDays);
+  }
+
   /** Days in store until nothing is left, at the least and at the most. */
   Range storeDays() {
     double middle = days(Guess.MIDDLE);
