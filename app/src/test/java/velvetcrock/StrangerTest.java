@@ -68,6 +68,12 @@ class StrangerTest extends AppTest {
           .replace("{letter}", "A")
           .replace("{number}", "1")
           .replace("{kind}", "HERB")
+          .replace("{table}", "HERBS")
+          .replace(
+              "{key}",
+              one(
+                  "select thing_key from own_thing where household_id = ? and kind = 'HERB'"
+                      + " and thing_key like 'own-%'"))
           .replace("{thing}", "yarrow")
           .replace("{herb}", "yarrow")
           .replace("{token}", "no-such-token")

@@ -92,7 +92,7 @@ record Remarks(
             null),
         new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()), place),
         charge.purpose().name(),
-        null,
+        new BenchForm.From(null, null),
         null);
   }
 
