@@ -105,6 +105,8 @@ class RechargeTest extends BottleHouse {
   @Test
   void whatIsNotThereCannotBeChargedAgain() throws Exception {
     String first = bottled(60);
+    visit(keeper, "/bench?amount=60g&ratio=5&earlier=" + first + "-A")
+        .andExpect(content().string(containsString("Only 150 ml of " + first + "-A are left")));
     charge(first + "-A", "40 g")
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("Take less herb")));

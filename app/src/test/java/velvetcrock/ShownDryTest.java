@@ -122,6 +122,11 @@ class ShownDryTest extends BottleHouse {
     signs(code, sign, "yes", field, warm == null ? "" : warm)
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("wrong-warm")));
+    // a tick is not lost where something else is wrong
+    signs(code, sign, "yes", "crispNow", "yes", field, warm == null ? "" : warm)
+        .andExpect(
+            content()
+                .string(containsString("name=\"crispNow\" value=\"yes\" checked=\"checked\"")));
     signs(code).andExpect(status().isUnprocessableContent());
     signs(code, "clear", "yes", "water", "yes").andExpect(status().isUnprocessableContent());
     assertThat(wet(code)).isTrue();

@@ -107,6 +107,7 @@ class BatchPage {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("warmTyped", form.oil().warm());
+    model.addAttribute("ticked", form.oil().ticked());
     model.addAttribute(
         "grossTyped", "pot-weighed".equals(form.kind()) ? form.measured().gross() : "");
     model.addAttribute(

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Leaving;
 import velvetcrock.core.jar.DrySigns;
@@ -41,10 +42,11 @@ public record LeavingView(
   /**
    * A sign that it is dry.
    *
+   * @param field where it is ticked
    * @param says what it says so far
    * @param seen whether it shows it dry
    */
-  public record SignOfDryness(String name, String says, boolean seen) {}
+  public record SignOfDryness(String field, String name, String says, boolean seen) {}
 
   private static final double WIDTH = 300;
   private static final double HEIGHT = 80;
@@ -80,26 +82,33 @@ public record LeavingView(
         leaving.done(),
         line(points),
         dots(points),
-        leaving.done() ? List.of() : signs(leaving.signs(), fmt),
+        leaving.done() ? List.of() : signs(leaving.signs(), reckoning.heatGoal(), fmt),
         state.strained() == null,
         leaving.now().map(WeighingDown::reckoning).orElse(null));
   }
 
-  private static List<SignOfDryness> signs(DrySigns signs, Formats fmt) {
+  private static List<SignOfDryness> signs(DrySigns signs, HeatGoal goal, Formats fmt) {
+    double from = DrySigns.countsFromC(goal);
     return List.of(
         sign(
-            "No bubble for 20 minutes at " + fmt.degrees(DrySigns.HOT_C) + " or more",
+            "still",
+            "No bubble for 20 minutes at "
+                + fmt.degrees(from)
+                + " or more"
+                + (from < DrySigns.HOT_C ? ", after hours enough" : ""),
             signs.still(),
             "bubbles rise"),
-        sign("The herb is crisp", signs.crisp(), "it is soft"),
+        sign("crispNow", "The herb is crisp", signs.crisp(), "it is soft"),
         sign(
+            "clear",
             "No water and no haze under the oil after a night",
             signs.clear(),
             "water or a haze was seen"));
   }
 
-  private static SignOfDryness sign(String name, DrySigns.Says says, String against) {
+  private static SignOfDryness sign(String field, String name, DrySigns.Says says, String against) {
     return new SignOfDryness(
+        field,
         name,
         switch (says) {
           case UNSEEN -> "not looked at yet";

@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -101,6 +103,22 @@ record LogForm(
       @Nullable String crispNow,
       @Nullable String clear,
       @Nullable String water) {
+    /** What is ticked, so that a tick is not lost where something else is wrong. */
+    Set<String> ticked() {
+      Set<String> ticked = new HashSet<>();
+      note(ticked, still, "still");
+      note(ticked, crispNow, "crispNow");
+      note(ticked, clear, "clear");
+      note(ticked, water, "water");
+      return ticked;
+    }
+
+    private static void note(Set<String> ticked, @Nullable String typed, String field) {
+      if (typed != null) {
+        ticked.add(field);
+      }
+    }
+
     private OilLooked looked() {
       boolean dry = clear != null;
       boolean wet = water != null;

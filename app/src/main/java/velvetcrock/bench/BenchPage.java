@@ -111,6 +111,25 @@ class BenchPage {
     return Remarks.of(batch, batches.log(batch), plan, catalogues.current(), fmt);
   }
 
+  /** That there is less of an infused oil than this takes; null where there is enough. */
+  private static @Nullable String lacking(Reckoned plan, Formats fmt) {
+    double wanted = plan.filled().stream().mapToDouble(f -> f.pouredMl().middle()).sum();
+    double left = plan.wish().from().leftMl();
+    if (plan.wish().earlier().isEmpty() || wanted <= left + 0.5) {
+      return null;
+    }
+    double herb = plan.wish().portions().stream().mapToDouble(h -> h.massG()).sum();
+    return "Only "
+        + fmt.ml(left)
+        + " of "
+        + plan.wish().earlier().get().code()
+        + " are left, and this takes "
+        + fmt.ml(wanted)
+        + ": take about "
+        + fmt.g(herb * left / wanted)
+        + " of herb, or plain oil.";
+  }
+
   /** What the sentence comes to; null where it cannot be read, which the errors then say. */
   @Nullable Reckoned work(
       BenchForm form,
@@ -126,6 +145,7 @@ class BenchPage {
       LocalDate chargedOn = charging.chargedOnOr(fmt.today());
       model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), chargedOn, fmt));
       model.addAttribute("errors", errors);
+      model.addAttribute("lacking", lacking(plan, fmt));
       return plan;
     } catch (Refused refused) {
       model.addAttribute("view", null);

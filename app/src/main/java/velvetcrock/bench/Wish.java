@@ -45,8 +45,9 @@ record Wish(
    *
    * @param again code of the batch that this is another try of; empty for none
    * @param earlier the infused oil that is charged again
+   * @param leftMl how much there is of it, ml; 0 where there is none
    */
-  record From(String again, Optional<Earlier> earlier) {}
+  record From(String again, Optional<Earlier> earlier, double leftMl) {}
 
   /** Code of the batch that this is another try of; empty for none. */
   String again() {

@@ -160,7 +160,10 @@ class WishReader {
         method,
         !Typed.blank(form.slurry()),
         method == Method.SPIRIT ? Optional.of(spirit(form)) : Optional.empty(),
-        new Wish.From(Typed.text(form.from().again()), earlier.map(EarlierOils.Found::earlier)));
+        new Wish.From(
+            Typed.text(form.from().again()),
+            earlier.map(EarlierOils.Found::earlier),
+            earlier.map(EarlierOils.Found::leftMl).orElse(0.0)));
   }
 
   private Kindred kindred(HerbRow row) {

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -119,6 +120,7 @@ class StoveController {
     model.addAttribute("leaving", LeavingView.of(state, heat.reckoning(), fmt));
     model.addAttribute("grossTyped", "");
     model.addAttribute("warmTyped", "");
+    model.addAttribute("ticked", Set.of());
     model.addAttribute("infusing", state.status() == BatchState.Status.INFUSING);
     model.addAttribute("stint", state.heat().now().orElse(null));
     model.addAttribute("twoStage", state.charge().method() == Method.TWO_STAGE);

@@ -51,13 +51,21 @@ public record DrySigns(Says still, Says crisp, Says clear) {
     if (at >= HOT_C) {
       return Says.YES;
     }
-    double top = Math.min(goal.band().highC(), goal.ceilingC());
     double hours = state.heat().hours(oil.stillAt());
     double left =
         Evaporation.of(
                 Trace.steady(at, hours), state.vessel().innerDiameterMm(), Evaporation.Cover.OPEN)
             .usualG();
-    return top < HOT_C && at >= top - ABOUT_C && left >= waterG ? Says.YES : Says.SAYS_NOTHING;
+    return at >= countsFromC(goal) && left >= waterG ? Says.YES : Says.SAYS_NOTHING;
+  }
+
+  /**
+   * From how warm on no bubble counts by a way, °C: where its band ends below 60 °C near its top,
+   * and only after hours enough.
+   */
+  public static double countsFromC(HeatGoal goal) {
+    double top = Math.min(goal.band().highC(), goal.ceilingC());
+    return top < HOT_C ? top - ABOUT_C : HOT_C;
   }
 
   private static Says says(@Nullable Boolean seen) {
