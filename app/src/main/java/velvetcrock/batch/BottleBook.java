@@ -36,6 +36,7 @@ import velvetcrock.web.NotFound;
 @Service
 public class BottleBook {
   private static final int MOST_WANTING = 200;
+  private static final int MOST_TO_PRINT = 24;
 
   private final BottleRepository bottles;
   private final BottleDateMoveRepository moves;
@@ -187,10 +188,20 @@ public class BottleBook {
             () -> new NotFound("There is no bottle " + letter + " of " + batch.code() + "."));
   }
 
-  /** Codes of bottles that are still good and whose label says a later date than they have now. */
+  /**
+   * Bottles whose labels say a later date than they have now.
+   *
+   * @param codes those that have to be gone first
+   * @param more how many there are besides
+   */
+  public record ToPrintAgain(List<String> codes, long more) {}
+
+  /** Bottles that are still good and whose label says a later date than they have now. */
   @Transactional(readOnly = true)
-  public List<String> toPrintAgain(LocalDate today) {
-    return bottles.toPrintAgain(today).stream().map(row -> record(row).code()).toList();
+  public ToPrintAgain toPrintAgain(LocalDate today) {
+    List<String> codes = bottles.toPrintAgain(today, Limit.of(MOST_TO_PRINT));
+    long more = codes.size() < MOST_TO_PRINT ? 0 : bottles.countToPrintAgain(today) - codes.size();
+    return new ToPrintAgain(codes, more);
   }
 
   /** The labels of bottles were printed, with their dates as they are. */

@@ -31,10 +31,15 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<WithBatch> wanting(LocalDate until, Collection<String> turning, Limit most);
 
   @Query(
-      "select new velvetcrock.batch.BottleRepository$WithBatch(b, x) from Bottle b join Batch x on x.id = b.batchId"
+      "select concat(x.code, '-', b.letter) from Bottle b join Batch x on x.id = b.batchId"
           + " where not b.gone and b.labelledUntil > b.bestBefore and b.bestBefore >= :today"
           + " order by b.bestBefore, x.code, b.letter")
-  List<WithBatch> toPrintAgain(LocalDate today);
+  List<String> toPrintAgain(LocalDate today, Limit most);
+
+  @Query(
+      "select count(b) from Bottle b"
+          + " where not b.gone and b.labelledUntil > b.bestBefore and b.bestBefore >= :today")
+  long countToPrintAgain(LocalDate today);
 
   @Query(
       "select new velvetcrock.batch.Hoard(count(b), coalesce(sum(b.leftMl), 0.0),"
