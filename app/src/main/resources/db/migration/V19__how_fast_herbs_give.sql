@@ -11,6 +11,7 @@ create table speed_lesson (
 );
 create index speed_lesson_of_household on speed_lesson (household_id);
 
--- Bark was once counted among roots, and fruit among seeds: what was learned of them is learned anew, under the
--- parts as they are called now.
-delete from retention_lesson where part in ('ROOT', 'SEED');
+-- Bark was once counted among roots, and fruit among seeds: what batches with either taught is learned anew, all of it,
+-- under the parts as they are called now.
+delete from retention_lesson
+  where batch_id in (select batch_id from retention_lesson where part in ('ROOT', 'SEED'));

@@ -11,7 +11,9 @@ import velvetcrock.core.materia.Speed;
  * averaged with a prior of 0 and standard deviation ln 2 that counts as two jars.
  */
 public final class SpeedFit {
-  private static final int FEWEST_LOOKS = 3;
+  /** With fewer looks there is no course. */
+  public static final int FEWEST_LOOKS = 3;
+
   private static final double WIDEST = Math.log(16);
   private static final int STEPS = 200;
   private static final int REFINED = 40;
