@@ -131,9 +131,9 @@ public record Promise(LocalDate strained, LocalDate bestBefore, LocalDate onceDr
     return one.isAfter(other) ? one : other;
   }
 
-  /** Whether it keeps longer once it is shown dry. */
+  /** Whether it has to be shown dry before it keeps anywhere but in the fridge. */
   public boolean toBeShown() {
-    return water == Water.CAN_LEAVE && onceDry.isAfter(bestBefore);
+    return water == Water.CAN_LEAVE && onceDry.isAfter(strained);
   }
 
   /** For how long it keeps whatever is shown, days from straining. */
