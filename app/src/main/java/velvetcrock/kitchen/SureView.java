@@ -163,10 +163,7 @@ record SureView(String name, String source, String worth, List<String> works, Li
       case PULL ->
           "three weeks in the dark pull " + fmt.percent(m.at()) + ", " + percents(m.moves(), fmt);
       case DAYS_IT_KEEPS ->
-          "a cold infusion of a new bottle keeps "
-              + fmt.days(Math.round(m.at()))
-              + ", "
-              + numbers(m.moves(), 0, fmt);
+          "a cold infusion of a new bottle keeps " + fmt.days(Math.round(m.at())) + ends(m, fmt);
       case WAX_FOR_100_G ->
           "a salve of 100 g of oil takes "
               + fmt.number(m.at(), 1)
@@ -175,6 +172,12 @@ record SureView(String name, String source, String worth, List<String> works, Li
       case WEIGHT_OF_A_SPOON ->
           "a tablespoon weighs " + fmt.number(m.at(), 1) + " g, " + numbers(m.moves(), 1, fmt);
     };
+  }
+
+  private static String ends(Sensitivity m, Formats fmt) {
+    String low = fmt.days(Math.round(m.moves().low()));
+    String high = fmt.days(Math.round(m.moves().high()));
+    return low.equals(high) ? " either way" : ", " + low + " to " + high;
   }
 
   private static String percents(Range range, Formats fmt) {
