@@ -426,12 +426,8 @@ record BenchView(
         plan.wish().portions().stream()
             .max(Comparator.comparingDouble(HerbPortion::massG))
             .orElseThrow();
-    return catalogue.speed(
-        new Speed.HerbInOil(
-            heaviest.herb().key(),
-            heaviest.part(),
-            plan.wish().blended() ? Cut.GROUND : heaviest.cut(),
-            plan.wish().oils().get(0).carrier().key()));
+    HerbPortion put = plan.wish().blended() ? heaviest.withCut(Cut.GROUND) : heaviest;
+    return catalogue.speed(put.in(plan.wish().oils().get(0).carrier().key()));
   }
 
   private static List<Way> ways(Reckoned plan, Formats fmt) {

@@ -6,6 +6,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.moisture.Moisture;
 
 /**
@@ -58,6 +59,11 @@ public record HerbPortion(
   /** The same herb in another amount. */
   public HerbPortion withMassG(double grams) {
     return new HerbPortion(herb, part, cut, state, grams, waterFraction);
+  }
+
+  /** What its speed is learned of, in an oil. */
+  public Speed.HerbInOil in(String carrier) {
+    return new Speed.HerbInOil(herb.key(), part, cut, carrier);
   }
 
   /** Dry matter: m·(1 − M), g. */

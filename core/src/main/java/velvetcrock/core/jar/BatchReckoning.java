@@ -491,11 +491,7 @@ public final class BatchReckoning {
   /** What its colours would teach the speed of. */
   public Speed.HerbInOil speedOf() {
     HerbPortion heaviest = portionsByWeight().get(0);
-    return new Speed.HerbInOil(
-        heaviest.herb().key(),
-        heaviest.part(),
-        state.charge().manner().blended() ? Cut.GROUND : heaviest.cut(),
-        state.charge().carriers().get(0).carrier());
+    return heaviest.in(state.charge().carriers().get(0).carrier());
   }
 
   /**

@@ -30,7 +30,6 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
-import velvetcrock.core.materia.Speed;
 import velvetcrock.core.yield.Retention;
 
 /**
@@ -144,11 +143,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
                       order.part(),
                       method == Method.SPIRIT,
                       catalogue.speed(
-                          new Speed.HerbInOil(
-                              order.herb().key(),
-                              order.herb().partNow(order.part()),
-                              order.cut(),
-                              order.carriers().get(0).carrier().key()))));
+                          charge.herbs().get(0).in(order.carriers().get(0).carrier().key()))));
       InfusingLeg leg = infusion.keepingLeg();
       int checks = infusion.checks();
       return new Way(

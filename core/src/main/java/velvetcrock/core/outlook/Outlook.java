@@ -277,9 +277,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
     }
 
     private Speed speed(HerbPortion herb) {
-      return catalogue.speed(
-          new Speed.HerbInOil(
-              herb.herb().key(), herb.part(), herb.cut(), order.carriers().get(0).carrier().key()));
+      return catalogue.speed(herb.in(order.carriers().get(0).carrier().key()));
     }
 
     private static void lacks(

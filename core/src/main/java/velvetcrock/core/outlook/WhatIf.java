@@ -140,13 +140,7 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
             setting.jar(),
             ChargeOrder.USUAL_COVER_MM);
     Charge charge = new Charger(catalogue).reckon(order);
-    Speed speed =
-        catalogue.speed(
-            new Speed.HerbInOil(
-                setting.herb().herb().key(),
-                setting.herb().part(),
-                setting.herb().cut(),
-                setting.carriers().get(0).carrier().key()));
+    Speed speed = catalogue.speed(setting.herb().in(setting.carriers().get(0).carrier().key()));
     List<Point> curve = new ArrayList<>(POINTS);
     double step = Math.pow(LONGEST_HOURS / SHORTEST_HOURS, 1.0 / (POINTS - 1));
     double hours = SHORTEST_HOURS;
