@@ -2,6 +2,7 @@ package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.matchesPattern;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
@@ -126,7 +127,9 @@ class ShownDryTest extends BottleHouse {
     signs(code, sign, "yes", "crispNow", "yes", field, warm == null ? "" : warm)
         .andExpect(
             content()
-                .string(containsString("name=\"crispNow\" value=\"yes\" checked=\"checked\"")));
+                .string(
+                    matchesPattern(
+                        "(?s).*name=\"crispNow\" value=\"yes\"\\s+checked=\"checked\".*")));
     signs(code).andExpect(status().isUnprocessableContent());
     signs(code, "clear", "yes", "water", "yes").andExpect(status().isUnprocessableContent());
     assertThat(wet(code)).isTrue();

@@ -20,7 +20,7 @@ import velvetcrock.kitchen.Catalogues;
 /** Colours of three jars teach how fast a herb gives here; it moves the pull and the window. */
 class SpeedLearnedTest extends BottleHouse {
   private static final Speed.HerbInOil YARROW =
-      new Speed.HerbInOil("yarrow", Part.FLOWER, Cut.CUT, "rapeseed");
+      new Speed.HerbInOil("yarrow", Part.FLOWER, Cut.CUT, "rapeseed", null);
 
   @Autowired Catalogues catalogues;
 
@@ -60,7 +60,11 @@ class SpeedLearnedTest extends BottleHouse {
     visit(keeper, "/batches/" + second)
         .andExpect(content().string(not(containsString("jars of yours make it"))));
     visit(keeper, "/kitchen/catalogue/sure/HERBS/yarrow")
-        .andExpect(content().string(containsString("colours seen of 2 of the 3 jars")));
+        .andExpect(
+            content()
+                .string(
+                    containsString(
+                        "the colours of 2 jars of yours, of the 3 jars or trials that it takes to move the pull")));
 
     String third = fastJar();
     assertThat(speed().moves()).isTrue();

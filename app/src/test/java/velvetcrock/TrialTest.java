@@ -22,12 +22,17 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Strained;
+import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.materia.Part;
+import velvetcrock.core.materia.Speed;
 import velvetcrock.core.yield.Expression;
+import velvetcrock.kitchen.Catalogues;
 
 /** Trials from the bench to what they showed. */
 class TrialTest extends AppTest {
   @Autowired JdbcTemplate jdbc;
+  @Autowired Catalogues catalogues;
 
   private ResultActions split(String... more) throws Exception {
     List<String> fields =
@@ -234,6 +239,96 @@ class TrialTest extends AppTest {
     visit(keeper, trial)
         .andExpect(content().string(containsString("80–140 ml was expected")))
         .andExpect(content().string(not(containsString("not strained yet"))));
+  }
+
+  /** What was judged blind in a trial of two jars; the warm one came out stronger. */
+  private String warmIsStronger() throws Exception {
+    String trial =
+        begun(
+            "differs",
+            "HEAT",
+            "heats",
+            "COOL",
+            "heats",
+            "WARM",
+            "blind",
+            "yes",
+            "chargedOn",
+            today().minusDays(50).toString());
+    UUID id = UUID.fromString(trial.replaceAll(".*/", ""));
+    Map<Integer, String> glasses = glasses(trial);
+    List<BatchRecord> jars =
+        jars().stream().filter(b -> id.equals(b.state().charge().manner().trial().id())).toList();
+    for (int judge = 0; judge < 3; judge++) {
+      List<String> fields = new ArrayList<>();
+      for (Map.Entry<Integer, String> glass : glasses.entrySet()) {
+        boolean warm = letterOf(id, jars, Method.WARM).equals(glass.getValue());
+        String at = "glass[" + (glass.getKey() - 1) + "].";
+        fields.addAll(List.of(at + "number", glass.getKey().toString()));
+        fields.addAll(List.of(at + "strength", warm ? "5" : "1", at + "smell", "3"));
+      }
+      send(keeper, trial + "/judge", fields.toArray(String[]::new)).andExpect(redirectedUrl(trial));
+    }
+    return trial;
+  }
+
+  private String letterOf(UUID trial, List<BatchRecord> jars, Method method) {
+    String code =
+        jars.stream()
+            .filter(b -> b.state().charge().method() == method)
+            .findFirst()
+            .orElseThrow()
+            .code();
+    return jdbc.queryForObject(
+        "select letter from trial_jar where trial_id = ? and code = ?", String.class, trial, code);
+  }
+
+  @Test
+  void whereItContradictsThePullBothPagesSaySoAndOnlyOnceItIsRevealed() throws Exception {
+    String trial = warmIsStronger();
+    String code = jars().get(0).code();
+    String said = "came out the other way round";
+    visit(keeper, trial).andExpect(content().string(not(containsString(said))));
+    visit(keeper, "/batches/" + code).andExpect(content().string(not(containsString(said))));
+
+    send(keeper, trial + "/reveal").andExpect(redirectedUrl(trial));
+    visit(keeper, trial).andExpect(content().string(containsString(said)));
+    visit(keeper, "/batches/" + code).andExpect(content().string(containsString(said)));
+  }
+
+  @Test
+  void threeTrialsMoveTheWayThatTheyTriedAndThePagesSayByWhat() throws Exception {
+    for (int i = 0; i < 2; i++) {
+      send(keeper, warmIsStronger() + "/conclude", "conclusion", "Warm it is.");
+    }
+    assertThat(warm().trials()).isEqualTo(2);
+    assertThat(warm().moves()).isFalse();
+    visit(keeper, "/kitchen/catalogue/sure/HERBS/yarrow")
+        .andExpect(content().string(containsString("2 trials judged blind, of the 3")));
+
+    String third = warmIsStronger();
+    assertThat(warm().trials()).as("not while it is hidden").isEqualTo(2);
+    send(keeper, third + "/reveal");
+    assertThat(warm().moves()).isTrue();
+    assertThat(warm().factor()).isGreaterThan(1.2);
+    String jar =
+        jars().stream()
+            .filter(b -> b.state().charge().method() == Method.WARM)
+            .findFirst()
+            .orElseThrow()
+            .code();
+    visit(keeper, "/batches/" + jar)
+        .andExpect(content().string(containsString("3 trials judged blind make it")));
+  }
+
+  private Speed warm() {
+    return as(
+        keeper,
+        () ->
+            catalogues
+                .current()
+                .speed(
+                    new Speed.HerbInOil("yarrow", Part.FLOWER, Cut.CUT, "rapeseed", Method.WARM)));
   }
 
   /** The letters of a trial's jars by their glasses. */

@@ -1,6 +1,5 @@
 package velvetcrock.batch;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -11,34 +10,28 @@ import org.springframework.stereotype.Component;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.colour.SpeedFit;
-import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning;
-import velvetcrock.core.jar.PotHeat;
-import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.SpeedLesson;
 import velvetcrock.web.CatchUp;
 
 /** Learns from the colours of a jar how fast its herb gives here. */
 @Component
 class SpeedTeacher {
   private final Catalogues catalogues;
-  private final ReadingStore readings;
-  private final Households households;
+  private final PlainPulls plainly;
   private final BatchRepository batches;
   private final BatchStates states;
   private final CatchUp catchUp;
 
   SpeedTeacher(
       Catalogues catalogues,
-      ReadingStore readings,
-      Households households,
+      PlainPulls plainly,
       BatchRepository batches,
       BatchStates states,
       CatchUp catchUp) {
     this.catalogues = catalogues;
-    this.readings = readings;
-    this.households = households;
+    this.plainly = plainly;
     this.batches = batches;
     this.states = states;
     this.catchUp = catchUp;
@@ -58,22 +51,16 @@ class SpeedTeacher {
 
   /** Puts what a jar's colours teach now in the place of what they taught before. */
   void learn(UUID batchId, BatchState state) {
-    // by the model's own time: what was learned before must not teach itself
-    Catalogue plain = catalogues.current().with(Map.of());
-    BatchReckoning reckoning = new BatchReckoning(plain, state);
+    PlainPulls.Jar jar = plainly.of(batchId, state);
+    BatchReckoning reckoning = new BatchReckoning(jar.catalogue(), state);
     List<SpeedFit.Look> looks = new ArrayList<>();
-    Series series = readings.series(batchId);
     for (ColourStory.Look look : reckoning.colour().looks()) {
-      looks.add(new SpeedFit.Look(theta(plain, state, series, look.at()), look.fromPlain()));
+      looks.add(new SpeedFit.Look(jar.at(look.at()).theta(), look.fromPlain()));
     }
-    catalogues.learned(batchId, reckoning.speedOf(), SpeedFit.of(looks).orElse(null));
-  }
-
-  private double theta(Catalogue plain, BatchState state, Series series, Instant at) {
-    Series until = Series.none();
-    for (int i = 0; i < series.size() && series.millis(i) <= at.toEpochMilli(); i++) {
-      until = until.with(series.millis(i), series.celsius(i));
-    }
-    return new PotHeat(plain, state, until, at, households.current().zone()).pull(at).theta();
+    catalogues.learned(
+        new SpeedLesson.Teacher(batchId, null),
+        SpeedFit.of(looks)
+            .map(fitted -> Map.of(reckoning.speedOf().anyWay(), fitted))
+            .orElse(Map.of()));
   }
 }

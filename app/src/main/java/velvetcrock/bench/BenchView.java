@@ -427,7 +427,7 @@ record BenchView(
             .max(Comparator.comparingDouble(HerbPortion::massG))
             .orElseThrow();
     HerbPortion put = plan.wish().blended() ? heaviest.withCut(Cut.GROUND) : heaviest;
-    return catalogue.speed(put.in(plan.wish().oils().get(0).carrier().key()));
+    return catalogue.speed(put.in(plan.wish().oils().get(0).carrier().key(), plan.wish().method()));
   }
 
   private static List<Way> ways(Reckoned plan, Formats fmt) {

@@ -78,33 +78,25 @@ public class Catalogues {
   }
 
   private static Map<Speed.HerbInOil, Speed> together(List<SpeedLesson> lessons) {
-    return lessons.stream()
-        .collect(
-            Collectors.groupingBy(
-                SpeedLesson::of,
-                Collectors.mapping(
-                    SpeedLesson::jar,
-                    Collectors.collectingAndThen(Collectors.toList(), SpeedFit::together))));
+    return SpeedFit.each(
+        lessons.stream()
+            .collect(
+                Collectors.groupingBy(
+                    SpeedLesson::of, Collectors.mapping(SpeedLesson::jar, Collectors.toList()))));
   }
 
   /**
-   * Keeps what the colours of a jar taught of how fast its herb gives.
-   *
-   * @param jar null where they teach nothing
+   * Keeps what a jar's colours or a trial taught of how fast herbs give, in the place of what they
+   * taught before.
    */
   @Transactional
-  public void learned(UUID batchId, Speed.HerbInOil of, SpeedFit.@Nullable Jar jar) {
-    boolean knew = speeds.existsById(batchId);
-    if (jar == null && !knew) {
+  public void learned(SpeedLesson.Teacher by, Map<Speed.HerbInOil, SpeedFit.Jar> taught) {
+    List<SpeedLesson> before = speeds.taughtBy(by.batch(), by.trial());
+    if (taught.isEmpty() && before.isEmpty()) {
       return;
     }
-    if (knew) {
-      speeds.deleteById(batchId);
-      entities.flush();
-    }
-    if (jar != null) {
-      entities.persist(new SpeedLesson(batchId, of, jar));
-    }
+    speeds.deleteAllInBatch(before);
+    taught.forEach((of, jar) -> entities.persist(new SpeedLesson(by, of, jar)));
     forgetOnceWritten();
   }
 

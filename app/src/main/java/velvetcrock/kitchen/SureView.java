@@ -13,7 +13,6 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Powder;
 import velvetcrock.core.materia.Reference;
 import velvetcrock.core.materia.References;
-import velvetcrock.core.materia.Speed;
 import velvetcrock.core.materia.Wax;
 import velvetcrock.core.outlook.Sensitivity;
 import velvetcrock.web.EnumWords;
@@ -78,14 +77,11 @@ record SureView(String name, String source, String worth, List<String> works, Li
                     + EnumWords.plain(e.getKey().part())
                     + " in "
                     + catalogue.carrier(e.getKey().carrier()).name().toLowerCase(Locale.ROOT)
+                    + (e.getKey().way() == null ? "" : ", " + EnumWords.plain(e.getKey().way()))
                     + ": "
                     + (e.getValue().moves()
                         ? SpeedWords.moves(e.getValue(), fmt)
-                        : "colours seen of "
-                            + e.getValue().jars()
-                            + " of the "
-                            + Speed.MOVES_FROM
-                            + " jars that it takes to move the pull")
+                        : SpeedWords.seen(e.getValue()))
                     + ".")
         .toList();
   }

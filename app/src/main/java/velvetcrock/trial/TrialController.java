@@ -1,8 +1,6 @@
 package velvetcrock.trial;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,12 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import velvetcrock.batch.BatchRecord;
-import velvetcrock.batch.Batches;
-import velvetcrock.batch.HeatWatch;
 import velvetcrock.core.Refused;
-import velvetcrock.core.batch.BatchState;
-import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -33,25 +26,22 @@ import velvetcrock.web.Typed;
 @Controller
 class TrialController {
   private final Trials trials;
-  private final Batches batches;
-  private final HeatWatch watch;
+  private final TrialJars jars;
+  private final TrialTeacher teacher;
   private final Households households;
   private final Catalogues catalogues;
-  private final Clock clock;
 
   TrialController(
       Trials trials,
-      Batches batches,
-      HeatWatch watch,
+      TrialJars jars,
+      TrialTeacher teacher,
       Households households,
-      Catalogues catalogues,
-      Clock clock) {
+      Catalogues catalogues) {
     this.trials = trials;
-    this.batches = batches;
-    this.watch = watch;
+    this.jars = jars;
+    this.teacher = teacher;
     this.households = households;
     this.catalogues = catalogues;
-    this.clock = clock;
   }
 
   /**
@@ -124,7 +114,7 @@ class TrialController {
 
   @PostMapping("/trials/{id}/reveal")
   String reveal(@PathVariable UUID id) {
-    trials.reveal(id);
+    teacher.reveal(id);
     return "redirect:/trials/" + id;
   }
 
@@ -136,7 +126,7 @@ class TrialController {
       RedirectAttributes flash,
       HttpServletResponse response) {
     try {
-      trials.conclude(id, Typed.text(form.conclusion()));
+      teacher.conclude(id, Typed.text(form.conclusion()));
     } catch (Refused refused) {
       return refused(id, form, refused, model, response);
     }
@@ -153,21 +143,12 @@ class TrialController {
   private String page(UUID id, TrialForm form, FieldErrors errors, Model model) {
     Trials.Whole whole = trials.whole(id);
     Formats fmt = households.formats(households.current());
-    List<TrialView.Standing> standing =
-        whole.jars().stream().map(jar -> standing(batches.find(jar.code()))).toList();
-    model.addAttribute("view", TrialView.of(whole, standing, catalogues.current(), fmt));
+    List<TrialJars.Standing> standing = jars.standing(whole);
+    model.addAttribute(
+        "view",
+        TrialView.of(whole, standing, jars.told(whole, standing), catalogues.current(), fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     return "trial/trial";
-  }
-
-  /** How far a jar has drawn: by now, or when it was strained. */
-  private TrialView.Standing standing(BatchRecord batch) {
-    BatchState state = batch.state();
-    Instant strained = state.strainedAt();
-    Instant when = strained == null ? clock.instant() : strained;
-    boolean draws = state.status() != BatchState.Status.RESTING;
-    Pull pull = draws ? watch.heat(batch, when).pull(when) : null;
-    return new TrialView.Standing(batch, pull);
   }
 }

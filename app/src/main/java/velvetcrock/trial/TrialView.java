@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.function.ToIntFunction;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.ColourView;
 import velvetcrock.batch.JarView;
 import velvetcrock.core.batch.BatchState;
@@ -17,6 +16,7 @@ import velvetcrock.core.batch.Strained;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.trial.BlindTrial;
 import velvetcrock.web.Formats;
 
 /**
@@ -43,8 +43,8 @@ record TrialView(
   private static final double SCALE = 1.1;
   private static final double WHOLE = 100;
 
-  /** A batch as it stands. */
-  record Standing(BatchRecord batch, @Nullable Pull pull) {}
+  /** The jars that one stands beside, and what it shows that they were judged blind. */
+  private record Beside(List<TrialJars.Standing> others, BlindTrial judged) {}
 
   /**
    * A jar.
@@ -101,12 +101,17 @@ record TrialView(
   }
 
   static TrialView of(
-      Trials.Whole whole, List<Standing> standing, Catalogue catalogue, Formats fmt) {
+      Trials.Whole whole,
+      List<TrialJars.Standing> standing,
+      BlindTrial judged,
+      Catalogue catalogue,
+      Formats fmt) {
     Trial trial = whole.trial();
     boolean hidden = trial.hidden();
+    Beside beside = new Beside(standing, judged);
     List<Jar> jars = new ArrayList<>();
     for (int i = 0; i < whole.jars().size(); i++) {
-      jars.add(jar(whole, whole.jars().get(i), standing.get(i), standing, catalogue, fmt));
+      jars.add(jar(whole, whole.jars().get(i), standing.get(i), beside, catalogue, fmt));
     }
     return new TrialView(
         trial.id(),
@@ -144,8 +149,8 @@ record TrialView(
   private static Jar jar(
       Trials.Whole whole,
       TrialJar jar,
-      Standing standing,
-      List<Standing> others,
+      TrialJars.Standing standing,
+      Beside beside,
       Catalogue catalogue,
       Formats fmt) {
     BatchState state = standing.batch().state();
@@ -156,7 +161,7 @@ record TrialView(
         JarView.of(standing.batch(), catalogue, fmt, SCALE),
         ColourView.of(new BatchReckoning(catalogue, state).colour(), fmt),
         smells(state.seen().scent()),
-        pull(whole, jar, standing.pull(), others, fmt),
+        pull(whole, jar, standing.pull(), beside, fmt),
         cameOut(state, new BatchReckoning(catalogue, state), fmt),
         hidden ? null : marks(whole, jar, TrialJudging::strength, fmt),
         hidden ? null : marks(whole, jar, TrialJudging::smell, fmt),
@@ -175,32 +180,22 @@ record TrialView(
   }
 
   private static @Nullable Bar pull(
-      Trials.Whole whole, TrialJar jar, @Nullable Pull pull, List<Standing> others, Formats fmt) {
+      Trials.Whole whole, TrialJar jar, @Nullable Pull pull, Beside beside, Formats fmt) {
     if (pull == null) {
       return null;
     }
     List<String> alike = new ArrayList<>();
-    List<String> against = new ArrayList<>();
-    for (int i = 0; i < others.size(); i++) {
+    for (int i = 0; i < beside.others().size(); i++) {
       TrialJar other = whole.jars().get(i);
-      Pull its = others.get(i).pull();
-      if (other == jar || its == null) {
-        continue;
-      }
-      if (!pull.toldApartFrom(its)) {
+      Pull its = beside.others().get(i).pull();
+      if (other != jar && its != null && !pull.toldApartFrom(its)) {
         alike.add(other.letter());
-      } else if (!whole.trial().hidden()
-          && (pull.pull() - its.pull()) * (blind(whole, jar) - blind(whole, other)) < 0) {
-        against.add(other.letter());
       }
     }
+    String against = whole.trial().hidden() ? "" : against(beside.judged(), jar.letter());
     String told =
         (alike.isEmpty() ? "" : "; cannot be told apart from " + String.join(", ", alike))
-            + (against.isEmpty()
-                ? ""
-                : "; judged blind, "
-                    + String.join(", ", against)
-                    + " came out the other way round");
+            + (against.isEmpty() ? "" : "; " + against);
     double low = pull.range().low() * WHOLE;
     return new Bar(
         fmt.pull(pull) + told,
@@ -209,13 +204,12 @@ record TrialView(
         hundredths(pull.range().high() * WHOLE - low));
   }
 
-  /** Mean strength by those who did not know which was which; not a number where nobody did. */
-  private static double blind(Trials.Whole whole, TrialJar jar) {
-    return whole.judgings().stream()
-        .filter(j -> j.letter().equals(jar.letter()) && j.blind())
-        .mapToInt(TrialJudging::strength)
-        .average()
-        .orElse(Double.NaN);
+  /** Against which other jars one was judged otherwise than the pull has it; else empty. */
+  static String against(BlindTrial judged, String letter) {
+    List<String> against = judged.against(letter).stream().map(BlindTrial.Jar::letter).toList();
+    return against.isEmpty()
+        ? ""
+        : "judged blind, " + String.join(", ", against) + " came out the other way round";
   }
 
   private static @Nullable Bar cameOut(BatchState state, BatchReckoning reckoning, Formats fmt) {

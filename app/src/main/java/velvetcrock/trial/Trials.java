@@ -144,6 +144,11 @@ public class Trials {
         trial(id), jars.findByTrialIdOrderByLetter(id), judgings.findByTrialIdOrderByJudgedAt(id));
   }
 
+  /** Whether there is a trial of that id here. */
+  boolean knows(UUID id) {
+    return trials.existsById(id);
+  }
+
   private Trial trial(UUID id) {
     return trials.findById(id).orElseThrow(() -> new NotFound("There is no such trial here."));
   }

@@ -1,10 +1,12 @@
 package velvetcrock.core.charge;
 
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.materia.Speed;
 import velvetcrock.core.moisture.Moisture;
@@ -61,9 +63,13 @@ public record HerbPortion(
     return new HerbPortion(herb, part, cut, state, grams, waterFraction);
   }
 
-  /** What its speed is learned of, in an oil. */
-  public Speed.HerbInOil in(String carrier) {
-    return new Speed.HerbInOil(herb.key(), part, cut, carrier);
+  /**
+   * What its speed is learned of, in an oil.
+   *
+   * @param way how it is drawn; null for what holds however it is drawn
+   */
+  public Speed.HerbInOil in(String carrier, @Nullable Method way) {
+    return new Speed.HerbInOil(herb.key(), part, cut, carrier, way);
   }
 
   /** Dry matter: m·(1 − M), g. */

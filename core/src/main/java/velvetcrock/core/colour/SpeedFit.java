@@ -1,6 +1,9 @@
 package velvetcrock.core.colour;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import velvetcrock.core.Range;
 import velvetcrock.core.materia.Speed;
@@ -33,12 +36,18 @@ public final class SpeedFit {
   public record Look(double theta, double deltaE) {}
 
   /**
-   * What one jar shows.
+   * What one jar shows, or one trial.
    *
    * @param logSpeed natural logarithm of its speed
    * @param within its standard error
+   * @param judged whether it was judged blind in a trial; else by its colour
    */
-  public record Jar(double logSpeed, double within) {}
+  public record Jar(double logSpeed, double within, boolean judged) {
+    /** One that shows by its colour. */
+    public Jar(double logSpeed, double within) {
+      this(logSpeed, within, false);
+    }
+  }
 
   /**
    * Fits one jar.
@@ -108,10 +117,28 @@ public final class SpeedFit {
     return curve <= 0 ? WIDEST : Math.min(WIDEST, Math.sqrt(2 * variance / curve));
   }
 
-  /** What all jars of one herb, part, cut and oil show together. */
+  /**
+   * What all jars and trials show together, of each thing whose speed was learned: what holds
+   * however a herb is drawn holds for every way of drawing it.
+   */
+  public static Map<Speed.HerbInOil, Speed> each(Map<Speed.HerbInOil, List<Jar>> jars) {
+    Map<Speed.HerbInOil, Speed> speeds = new HashMap<>();
+    jars.forEach(
+        (of, its) -> {
+          List<Jar> all = new ArrayList<>(its);
+          if (of.way() != null) {
+            all.addAll(jars.getOrDefault(of.anyWay(), List.of()));
+          }
+          speeds.put(of, together(all));
+        });
+    return speeds;
+  }
+
+  /** What all jars and trials of one herb, part, cut and oil show together. */
   public static Speed together(List<Jar> jars) {
+    int trials = (int) jars.stream().filter(Jar::judged).count();
     if (jars.size() < Speed.MOVES_FROM) {
-      return Speed.unknown(jars.size());
+      return Speed.unknown(jars.size() - trials, trials);
     }
     double weight = PRIOR_JARS + jars.size();
     double mean = jars.stream().mapToDouble(Jar::logSpeed).sum() / weight;
@@ -124,6 +151,9 @@ public final class SpeedFit {
             Math.log(Speed.UNKNOWN_WITHIN),
             EIGHTY_PERCENT * Math.sqrt(squares / weight) * Math.sqrt(1 / weight));
     return new Speed(
-        Math.exp(mean), new Range(Math.exp(mean - half), Math.exp(mean + half)), jars.size());
+        Math.exp(mean),
+        new Range(Math.exp(mean - half), Math.exp(mean + half)),
+        jars.size() - trials,
+        trials);
   }
 }

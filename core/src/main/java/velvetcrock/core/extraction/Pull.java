@@ -23,14 +23,19 @@ import velvetcrock.core.materia.Speed;
  * guesses.
  *
  * @param pull the estimate
- * @param theta the model’s own time, ∫k_d dt, before anything that was learned
+ * @param course what it is made of
  * @param range from every guess at its one end to every guess at its other, in quadrature
  * @param guesses the pull under each guess, in one order for all
  */
 public record Pull(
-    double pull, double theta, Range range, List<Double> guesses, Reckoning reckoning) {
+    double pull, Course course, Range range, List<Double> guesses, Reckoning reckoning) {
   private static final Pull NOTHING =
-      new Pull(0, 0, Range.exactly(0), Collections.nCopies(8, 0.0), Reckoning.writer().done());
+      new Pull(
+          0,
+          new Course(0, 0, 0),
+          Range.exactly(0),
+          Collections.nCopies(8, 0.0),
+          Reckoning.writer().done());
   private static final double WASH_PER_DAY = Math.log(10) / 0.25;
   private static final double DIFFUSION_PER_DAY = Math.log(7) / 35;
   private static final double SPIRIT_PACE = 1.5;
@@ -40,6 +45,20 @@ public record Pull(
   private static final double WEAK_BELOW = 0.35;
   private static final double FAIR_TO = 0.6;
   private static final double GOOD_TO = 0.85;
+
+  /**
+   * What a pull is made of.
+   *
+   * @param washed what broken cells gave at once, of all
+   * @param slow what is left to slow diffusion, of all
+   * @param theta the model’s own time, ∫k_d dt, before anything that was learned
+   */
+  public record Course(double washed, double slow, double theta) {
+    /** The pull if the herb gave so many times as fast as the model has it. */
+    public double at(double speed) {
+      return Math.min(1, washed + slow * -Math.expm1(-speed * theta));
+    }
+  }
 
   /** A stretch of time: its temperatures and how the herb was moved. */
   public record Leg(Trace trace, Agitation agitation) {}
@@ -185,8 +204,9 @@ public record Pull(
         range,
         "",
         Standing.ESTIMATE);
-    double theta = DIFFUSION_PER_DAY * usualPace * middle.diffusionDays();
-    return new Pull(pull, theta, range, guesses, lines.done());
+    Course course =
+        new Course(washed, 1 - quick, DIFFUSION_PER_DAY * usualPace * middle.diffusionDays());
+    return new Pull(pull, course, range, guesses, lines.done());
   }
 
   private static double washed(Drawn drawn, double quick, double rates) {
@@ -211,6 +231,11 @@ public record Pull(
       up += move > 0 ? move * move : 0;
     }
     return new Range(Math.max(0, pull - Math.sqrt(down)), Math.min(1, pull + Math.sqrt(up)));
+  }
+
+  /** The model’s own time, ∫k_d dt, before anything that was learned. */
+  public double theta() {
+    return course.theta();
   }
 
   /** How much it is, in words. */

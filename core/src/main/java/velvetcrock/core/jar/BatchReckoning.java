@@ -488,10 +488,10 @@ public final class BatchReckoning {
     return catalogue.speed(speedOf());
   }
 
-  /** What its colours would teach the speed of. */
+  /** Of what its speed is: its heaviest herb in its first oil, drawn its way. */
   public Speed.HerbInOil speedOf() {
     HerbPortion heaviest = portionsByWeight().get(0);
-    return heaviest.in(state.charge().carriers().get(0).carrier());
+    return heaviest.in(state.charge().carriers().get(0).carrier(), state.charge().method());
   }
 
   /**

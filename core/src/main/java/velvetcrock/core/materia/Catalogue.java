@@ -99,7 +99,8 @@ public final class Catalogue {
 
   /** How fast a herb in an oil gives here; unknown where too little was learned. */
   public Speed speed(Speed.HerbInOil of) {
-    return speeds.getOrDefault(of, Speed.UNKNOWN);
+    Speed byItsWay = speeds.get(of);
+    return byItsWay == null ? speeds.getOrDefault(of.anyWay(), Speed.UNKNOWN) : byItsWay;
   }
 
   /** All that was learned of how fast herbs give. */

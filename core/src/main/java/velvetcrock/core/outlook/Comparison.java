@@ -143,7 +143,10 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
                       order.part(),
                       method == Method.SPIRIT,
                       catalogue.speed(
-                          charge.herbs().get(0).in(order.carriers().get(0).carrier().key()))));
+                          charge
+                              .herbs()
+                              .get(0)
+                              .in(order.carriers().get(0).carrier().key(), method))));
       InfusingLeg leg = infusion.keepingLeg();
       int checks = infusion.checks();
       return new Way(

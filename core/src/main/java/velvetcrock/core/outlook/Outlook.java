@@ -225,7 +225,8 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
               : Pull.of(
                   List.of(infusion.pullLeg()),
                   carriers,
-                  new Pull.Herb(herb.cut(), herb.part(), method == Method.SPIRIT, speed(herb)));
+                  new Pull.Herb(
+                      herb.cut(), herb.part(), method == Method.SPIRIT, speed(herb, method)));
       List<Caution> due = cautions(method, charge, reckoned, infusion);
       if (solid) {
         obstacles.add(Obstacle.of(Obstacle.Kind.SOLID, carriers.meltedAboveC()));
@@ -261,14 +262,15 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           new Route.Outcome(
               reckoned.strengthAgainstOneToFive(charge.herbs()),
               pull,
-              speed(herb),
+              speed(herb, method),
               leg.spentDays(),
               keeps),
           amounts.jars(),
           new Route.Times(
               laid.hours(),
               laid.timetable(),
-              begun.plusDays((long) speed(herb).days(method.earliestDays(), method.latestDays())),
+              begun.plusDays(
+                  (long) speed(herb, method).days(method.earliestDays(), method.latestDays())),
               begun.plusDays(method.latestDays())),
           herbs.plus(oils).plus(spirits),
           new Route.Missing(herbs.missing(), oils.missing(), spirits.missing()),
@@ -276,8 +278,8 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           obstacles);
     }
 
-    private Speed speed(HerbPortion herb) {
-      return catalogue.speed(herb.in(order.carriers().get(0).carrier().key()));
+    private Speed speed(HerbPortion herb, Method method) {
+      return catalogue.speed(herb.in(order.carriers().get(0).carrier().key(), method));
     }
 
     private static void lacks(

@@ -23,6 +23,7 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Speed;
 import velvetcrock.core.yield.Retention;
 
@@ -140,7 +141,13 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
             setting.jar(),
             ChargeOrder.USUAL_COVER_MM);
     Charge charge = new Charger(catalogue).reckon(order);
-    Speed speed = catalogue.speed(setting.herb().in(setting.carriers().get(0).carrier().key()));
+    Speed speed =
+        catalogue.speed(
+            setting
+                .herb()
+                .in(
+                    setting.carriers().get(0).carrier().key(),
+                    setting.spirit() ? Method.SPIRIT : null));
     List<Point> curve = new ArrayList<>(POINTS);
     double step = Math.pow(LONGEST_HOURS / SHORTEST_HOURS, 1.0 / (POINTS - 1));
     double hours = SHORTEST_HOURS;

@@ -79,7 +79,7 @@ class SpeedFitTest {
   @Test
   void fromThreeJarsOnItMovesAndDrawsTowardsWhatIsReckoned() {
     Jar fast = new Jar(Math.log(2), 0.1);
-    assertThat(SpeedFit.together(List.of(fast, fast))).isEqualTo(Speed.unknown(2));
+    assertThat(SpeedFit.together(List.of(fast, fast))).isEqualTo(Speed.unknown(2, 0));
     assertThat(SpeedFit.together(List.of(fast, fast)).moves()).isFalse();
 
     Speed three = SpeedFit.together(List.of(fast, fast, fast));
