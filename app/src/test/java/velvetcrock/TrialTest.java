@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -286,7 +287,21 @@ class TrialTest extends AppTest {
   @Test
   void whereItContradictsThePullBothPagesSaySoAndOnlyOnceItIsRevealed() throws Exception {
     String trial = warmIsStronger();
-    String code = jars().get(0).code();
+    BatchRecord warm =
+        jars().stream()
+            .filter(b -> b.state().charge().method() == Method.WARM)
+            .findFirst()
+            .orElseThrow();
+    String code = warm.code();
+    as(
+        keeper,
+        () ->
+            acts.append(
+                code,
+                new Strained(90, "90 ml", Expression.SQUEEZE, new Range(80, 140)),
+                today().minusDays(48).atStartOfDay(ZoneOffset.UTC).toInstant(),
+                null,
+                UUID.randomUUID().toString()));
     String said = "came out the other way round";
     visit(keeper, trial).andExpect(content().string(not(containsString(said))));
     visit(keeper, "/batches/" + code).andExpect(content().string(not(containsString(said))));

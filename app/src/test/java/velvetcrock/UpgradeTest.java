@@ -70,8 +70,10 @@ class UpgradeTest {
                 "--spring.datasource.hikari.maximum-pool-size=3",
                 "--spring.main.banner-mode=off")) {
       List<Map<String, Object>> bottles = before.remove("bottles");
+      List<Map<String, Object>> products = before.remove("products");
       Map<String, List<Map<String, Object>>> after = figures(jdbc);
       moved(bottles, after.remove("bottles"), jdbc);
+      followed(products, after.remove("products"), jdbc);
       assertThat(after).isEqualTo(before);
       everyPageOpens((WebApplicationContext) app, jdbc);
       assertThat(jdbc.queryForObject("select count(*) from entry where version < 1", Long.class))
@@ -114,6 +116,43 @@ class UpgradeTest {
           .isEqualTo(from.equals(to) ? 0 : 1);
     }
     assertThat(jdbc.queryForObject("select count(*) from bottle where reckoned_by < 2", Long.class))
+        .isZero();
+  }
+
+  /**
+   * A product's date stays, or follows that of its oil, which its log then says with the reason.
+   */
+  private static void followed(
+      @Nullable List<Map<String, Object>> before,
+      @Nullable List<Map<String, Object>> after,
+      JdbcTemplate jdbc) {
+    if (before == null || after == null) {
+      assertThat(after).isEqualTo(before);
+      return;
+    }
+    assertThat(after).hasSameSizeAs(before);
+    for (int i = 0; i < before.size(); i++) {
+      Map<String, Object> was = new LinkedHashMap<>(before.get(i));
+      Map<String, Object> is = new LinkedHashMap<>(after.get(i));
+      Object from = was.remove("best_before");
+      Object to = is.remove("best_before");
+      assertThat(is).isEqualTo(was);
+      if (!from.equals(to)) {
+        assertThat(
+                jdbc.queryForObject(
+                    "select count(*) from entry e join product p on p.id = e.subject_id"
+                        + " where p.code = ? and e.kind = 'oil-reckoned-anew'"
+                        + " and e.data ->> 'why' like 'how fast oils age%'",
+                    Long.class, was.get("code")))
+            .as("product " + was.get("code") + " from " + from + " to " + to)
+            .isPositive();
+      }
+    }
+    assertThat(
+            jdbc.queryForObject(
+                "select count(*) from product where reckoned_by < 2"
+                    + " and status in ('IN_THE_PAN', 'POURED')",
+                Long.class))
         .isZero();
   }
 

@@ -53,10 +53,12 @@ class BatchFollowers {
   /** Dates the bottles anew and learns from what came out. */
   void learn(UUID batch, Step step) {
     if (step.state().strained() != null) {
-      redate(
-          batch,
-          step.state(),
-          step.replaces() ? "a correction in the log" : step.event().movesDates(step.state()));
+      String why =
+          step.replaces() ? "a correction in the log" : step.event().movesDates(step.state());
+      boolean moved = book.keep(batch, step.state(), why);
+      if (moved || step.replaces() || !step.was().seen().equals(step.state().seen())) {
+        events.publishEvent(new OilKnownBetter(batch, why));
+      }
     }
     if (step.teachesOtherwise()) {
       experience.learn(batch, step.state());
@@ -69,6 +71,7 @@ class BatchFollowers {
   /** Reckons a batch's bottles anew, and why. */
   void redate(UUID batch, BatchState state, String why) {
     book.keep(batch, state, why);
+    events.publishEvent(new OilKnownBetter(batch, why));
   }
 
   /** Tells the journal and whoever listens. */

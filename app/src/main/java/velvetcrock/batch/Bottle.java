@@ -41,12 +41,6 @@ class Bottle {
 
   private static final double ROUNDING_ML = 0.01;
 
-  /** The rules by which dates are reckoned now; what was reckoned by others is reckoned anew. */
-  static final int RECKONED_BY = 2;
-
-  /** Ageing moves a date by no less, days: what it says is not so sure. */
-  private static final int LEAST_MOVE_DAYS = 7;
-
   /** For Hibernate. */
   protected Bottle() {}
 
@@ -103,7 +97,7 @@ class Bottle {
       bestBeforeLate = keeping.latest();
     }
     decidedBy = keeping.early().decidedBy().name();
-    reckonedBy = RECKONED_BY;
+    reckonedBy = Keeping.RULES;
     capped = bottle.capped();
     spoiled = bottle.spoiled();
     gone = bottle.goneAt() != null;
@@ -121,7 +115,7 @@ class Bottle {
   }
 
   private static boolean near(LocalDate one, LocalDate other) {
-    return Math.abs(ChronoUnit.DAYS.between(one, other)) < LEAST_MOVE_DAYS;
+    return Math.abs(ChronoUnit.DAYS.between(one, other)) < Keeping.LEAST_MOVE_DAYS;
   }
 
   /** What is otherwise in another that should be the same, in words; empty where nothing is. */

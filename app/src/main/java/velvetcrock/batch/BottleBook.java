@@ -234,14 +234,16 @@ public class BottleBook {
    * Brings the bottles kept for reading in line with a state.
    *
    * @param why what may have moved their dates
+   * @return whether it moved any
    */
-  void keep(UUID batchId, BatchState state, String why) {
+  boolean keep(UUID batchId, BatchState state, String why) {
     ZoneId zone = households.current().zone();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), state);
     Series read = state.bottles().isEmpty() ? Series.none() : readings.series(batchId);
     Bottle.Origin origin = origin(batchId, state, zone);
     Map<String, Bottle> rows = new HashMap<>();
     bottles.findByBatchId(batchId).forEach(b -> rows.put(b.letter(), b));
+    boolean moved = false;
     for (BottleState bottle : state.bottles()) {
       KeepingRange keeping = reckoning.keeping(bottle, zone, read);
       Bottle row = rows.remove(bottle.letter());
@@ -250,10 +252,11 @@ public class BottleBook {
       } else {
         LocalDate before = row.bestBefore();
         row.become(origin, bottle, zone, keeping);
-        moved(row, before, why);
+        moved |= moved(row, before, why);
       }
     }
     bottles.deleteAll(rows.values());
+    return moved;
   }
 
   /** What is kept of a batch's bottles that its log does not say, a line each. */
@@ -290,11 +293,13 @@ public class BottleBook {
         Objects.requireNonNull(state.strainedAt()).atZone(zone).toLocalDate());
   }
 
-  private void moved(Bottle row, LocalDate from, String why) {
-    if (!row.bestBefore().equals(from)) {
+  private boolean moved(Bottle row, LocalDate from, String why) {
+    boolean moved = !row.bestBefore().equals(from);
+    if (moved) {
       entities.persist(
           new BottleDateMove(
               row.batchId(), row.letter(), clock.instant(), from, row.bestBefore(), why));
     }
+    return moved;
   }
 }

@@ -12,6 +12,7 @@ import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.kitchen.FiguresChanged;
 import velvetcrock.web.Afterwards;
 import velvetcrock.web.CatchUp;
@@ -48,7 +49,7 @@ class BottlesReckonedAnew {
     catchUp.each(
         "select distinct household_id, batch_id from bottle where reckoned_by <> ?",
         id -> batches.findById(id).ifPresent(this::reckonUpgraded),
-        Bottle.RECKONED_BY);
+        Keeping.RULES);
   }
 
   /** A batch that cannot be reckoned keeps its dates, and is tried again at the next start. */

@@ -71,7 +71,9 @@ class TinLabelsController {
       LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
       questioned = LabelPrinting.questioned(form.ownWords(), writer.herbNames(product.state()));
       LabelPrinting.question(questioned, form);
-      return LabelPrinting.pdf(LabelSheet.pdf(labels(form, product), grid, form.skipped()));
+      byte[] sheet = LabelSheet.pdf(labels(form, product), grid, form.skipped());
+      products.labelled(product.code());
+      return LabelPrinting.pdf(sheet);
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
       page(product, form, FieldErrors.of(refused), questioned, page.getModel());

@@ -47,6 +47,11 @@ interface ProductRepository extends JpaRepository<ProductRow, UUID> {
   @Query("select p from ProductRow p where p.troubled order by p.madeOn desc, p.id")
   List<ProductRow> troubled(Limit most);
 
+  @Query(
+      "select p.code from ProductRow p where p.status = velvetcrock.core.product.ProductState$Status.POURED"
+          + " and p.labelledUntil > p.bestBefore and p.bestBefore >= :today order by p.bestBefore, p.code")
+  List<String> toPrintAgain(LocalDate today, Limit most);
+
   @Query("select p from ProductRow p where p.id in :ids")
   List<ProductRow> among(List<UUID> ids);
 

@@ -10,6 +10,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.keeping.Keeping;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.product.ProductState;
 import velvetcrock.ledger.Kept;
@@ -31,6 +33,8 @@ class ProductRow {
 
   private LocalDate madeOn;
   private LocalDate bestBefore;
+  private @Nullable LocalDate labelledUntil;
+  private int reckonedBy;
   private String wax;
   private boolean troubled;
 
@@ -63,6 +67,16 @@ class ProductRow {
     return bestBefore;
   }
 
+  /** Its tins' labels were printed, with their dates as they are. */
+  void labelled() {
+    labelledUntil = bestBefore;
+  }
+
+  /** Nothing moves by the rules that hold now. */
+  void reckoned() {
+    reckonedBy = Keeping.RULES;
+  }
+
   Kept kept() {
     return kept;
   }
@@ -73,6 +87,10 @@ class ProductRow {
     status = folded.status();
     madeOn = made;
     bestBefore = until;
+    reckonedBy = Keeping.RULES;
+    if (labelledUntil == null && status == ProductState.Status.POURED) {
+      labelledUntil = until;
+    }
     wax = folded.tests().isEmpty() ? "" : folded.tests().get(folded.tests().size() - 1).wax();
     troubled = folded.filling().tins().stream().anyMatch(t -> !t.reactions().isEmpty());
     kept = keeping;

@@ -17,6 +17,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.product.Abandoned;
 import velvetcrock.core.product.DropsIn;
 import velvetcrock.core.product.MeltRead;
+import velvetcrock.core.product.OilReckonedAnew;
 import velvetcrock.core.product.PartIn;
 import velvetcrock.core.product.Poured;
 import velvetcrock.core.product.ProductBegun;
@@ -201,6 +202,12 @@ public final class ProductWords implements ProductEvent.Visitor<Told> {
   @Override
   public Told productRemarked(ProductRemarked event) {
     return new Told("Remark", event.text());
+  }
+
+  @Override
+  public Told oilReckonedAnew(OilReckonedAnew event) {
+    return new Told(
+        "Its oil " + event.oil() + " was good until " + fmt.fullDate(event.until()), event.why());
   }
 
   @Override

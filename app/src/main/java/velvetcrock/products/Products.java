@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +41,7 @@ import velvetcrock.web.NotFound;
  */
 @Service
 public class Products {
+  private static final Logger LOG = LoggerFactory.getLogger(Products.class);
   private static final int MOST_STANDING = 60;
   private static final int MOST_PAST = 40;
   private static final int MOST_LESSONS = 60;
@@ -159,6 +162,22 @@ public class Products {
   }
 
   /**
+   * Writes what follows for a product from what became known elsewhere; what cannot be is left.
+   *
+   * @return whether it was written
+   */
+  @Transactional
+  boolean follow(ProductRecord product, ProductEvent event) {
+    try {
+      append(product.code(), event, null, null, UUID.randomUUID().toString());
+      return true;
+    } catch (Refused refused) {
+      LOG.warn("{} stays as it is: {}", product.code(), refused.getMessage());
+      return false;
+    }
+  }
+
+  /**
    * Takes an entry back by adding one that replaces it; what it took is given back.
    *
    * @throws Refused if later entries stand on it
@@ -216,6 +235,24 @@ public class Products {
   @Transactional(readOnly = true)
   public List<ProductRecord> past() {
     return products.past(Limit.of(MOST_PAST)).stream().map(this::record).toList();
+  }
+
+  /** Products whose labels say a later date than their tins have now, and that are still good. */
+  @Transactional(readOnly = true)
+  public List<String> toPrintAgain(LocalDate today) {
+    return products.toPrintAgain(today, Limit.of(MOST_STANDING));
+  }
+
+  /** Nothing in a product moves by the rules that hold now. */
+  @Transactional
+  public void reckoned(UUID id) {
+    products.findById(id).ifPresent(ProductRow::reckoned);
+  }
+
+  /** The labels of a product's tins were printed, with their dates as they are. */
+  @Transactional
+  public void labelled(String code) {
+    products.lock(normal(code)).orElseThrow(Products::noProduct).labelled();
   }
 
   /** Products by their ids, in the order of these. */

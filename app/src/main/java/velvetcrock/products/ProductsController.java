@@ -70,6 +70,7 @@ class ProductsController {
   String products(Model model) {
     Formats fmt = households.formats(households.current());
     model.addAttribute("standing", cards(products.standing(), fmt));
+    model.addAttribute("printAgain", products.toPrintAgain(fmt.today()));
     model.addAttribute("past", cards(products.past(), fmt));
     return "products/products";
   }

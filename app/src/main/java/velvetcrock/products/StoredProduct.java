@@ -1,10 +1,14 @@
 package velvetcrock.products;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.making.Whipping;
 import velvetcrock.core.product.Abandoned;
 import velvetcrock.core.product.MeltRead;
+import velvetcrock.core.product.OilReckonedAnew;
 import velvetcrock.core.product.Poured;
 import velvetcrock.core.product.ProductBegun;
 import velvetcrock.core.product.ProductEvent;
@@ -75,6 +79,11 @@ interface StoredProduct extends ProductEvent.Visitor<StoredEvent<ProductEvent>> 
   @Override
   default StoredEvent<ProductEvent> productRemarked(ProductRemarked event) {
     return ProductRemarkedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<ProductEvent> oilReckonedAnew(OilReckonedAnew event) {
+    return OilReckonedAnewData.of(event);
   }
 
   @Override
@@ -181,6 +190,23 @@ interface StoredProduct extends ProductEvent.Visitor<StoredEvent<ProductEvent>> 
     @Override
     public ProductEvent event() {
       return new Abandoned(givenBack, why);
+    }
+  }
+
+  @Kind(
+      name = "oil-reckoned-anew",
+      says = "What is known of an oil that went in is otherwise than it was then.",
+      door = Door.HOUSE)
+  record OilReckonedAnewData(String oil, LocalDate until, List<Hazard> hazards, String why)
+      implements StoredEvent<ProductEvent> {
+    static OilReckonedAnewData of(OilReckonedAnew e) {
+      return new OilReckonedAnewData(
+          e.oil(), e.until(), e.hazards().stream().sorted().toList(), e.why());
+    }
+
+    @Override
+    public ProductEvent event() {
+      return new OilReckonedAnew(oil, until, Set.copyOf(hazards), why);
     }
   }
 

@@ -42,6 +42,7 @@ public record Pull(
   private static final double SPIRIT_WASH = 0.35;
   private static final double RATE_WITHIN = 2;
   private static final double WASH_WITHIN = 0.5;
+  private static final double LEAST_APART = 0.01;
   private static final double WEAK_BELOW = 0.35;
   private static final double FAIR_TO = 0.6;
   private static final double GOOD_TO = 0.85;
@@ -245,13 +246,13 @@ public record Pull(
 
   /**
    * Whether it can be told apart from another: under every guess the same one of the two is the
-   * stronger.
+   * stronger, by a hundredth of all at least.
    */
   public boolean toldApartFrom(Pull other) {
     boolean more = pull > other.pull;
     for (int i = 0; i < guesses.size(); i++) {
       double apart = guesses.get(i) - other.guesses.get(i);
-      if (more ? apart <= 0 : apart >= 0) {
+      if ((more ? apart : -apart) < LEAST_APART) {
         return false;
       }
     }

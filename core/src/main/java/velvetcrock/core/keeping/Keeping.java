@@ -27,6 +27,12 @@ public record Keeping(
     List<Gain> lengthen,
     Reckoning reckoning) {
 
+  /** The rules by which dates are reckoned now; what was reckoned by others is reckoned anew. */
+  public static final int RULES = 2;
+
+  /** Ageing moves a date by no less, days: what it says is not so sure. */
+  public static final int LEAST_MOVE_DAYS = 7;
+
   /** Whether an older oil was left out of its date, because its share is below the threshold. */
   public boolean leftOut() {
     return span.leftOut();

@@ -102,6 +102,22 @@ public record PartIn(
     return new PartIn(kind, key, infused, lot, grams, text, goodUntil);
   }
 
+  /** Whether it is the infused oil of a name. */
+  boolean is(String oil) {
+    return infused != null && infused.code().equals(oil);
+  }
+
+  /** The same with what is known of its oil now, if it is that oil. */
+  PartIn known(OilReckonedAnew now) {
+    if (!is(now.oil())) {
+      return this;
+    }
+    Infused its =
+        new Infused(
+            infused.batch(), infused.letter(), infused.oils(), infused.herbs(), now.hazards());
+    return new PartIn(kind, key, its, lot, massG, text, now.until());
+  }
+
   /** Whether another part is more of the same. */
   boolean sameAs(PartIn other) {
     return kind == other.kind

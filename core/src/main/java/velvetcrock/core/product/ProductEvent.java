@@ -15,6 +15,7 @@ public sealed interface ProductEvent extends Event<ProductLog>
         TinWent,
         SkinReacted,
         ProductRemarked,
+        OilReckonedAnew,
         ProductStruck {
   /** What goes into the pan with it. */
   default List<PartIn> parts() {
@@ -64,6 +65,9 @@ public sealed interface ProductEvent extends Event<ProductLog>
 
     /** For ProductRemarked. */
     R productRemarked(ProductRemarked event);
+
+    /** For OilReckonedAnew. */
+    R oilReckonedAnew(OilReckonedAnew event);
 
     /** For ProductStruck. */
     R productStruck(ProductStruck event);

@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Log;
 import velvetcrock.core.making.ProductKind;
@@ -78,6 +79,17 @@ public final class ProductLog {
 
   void remarked(String text) {
     remarks.add(text);
+  }
+
+  void reckonedAnew(OilReckonedAnew event) {
+    if (parts.stream().noneMatch(part -> part.is(event.oil()))) {
+      return;
+    }
+    parts.replaceAll(part -> part.known(event));
+    if (event.hazards().stream().anyMatch(Hazard::stops)) {
+      // nobody could give a reason for what nobody knew
+      reason("What is wrong with " + event.oil() + " became known only afterwards.");
+    }
   }
 
   void stirredIn(StirredIn event) {

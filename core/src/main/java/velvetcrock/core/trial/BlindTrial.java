@@ -32,7 +32,8 @@ public final class BlindTrial {
   private static final double MARKS = 4;
   private static final double PRIOR_SPREAD = Math.log(2);
   private static final double NUDGE = 1e-5;
-  private static final double LEAST_NARROWED = 0.97;
+  private static final double LEAST_NARROWED = 0.98;
+  private static final double LEAST_MOVED = 0.1;
   private static final int MOST_STEPS = 500;
   private static final double NO_PIVOT = 1e-12;
 
@@ -93,10 +94,10 @@ public final class BlindTrial {
     RealVector within = likeliest.getSigma(NO_PIVOT);
     Map<Speed.HerbInOil, SpeedFit.Jar> taught = new HashMap<>();
     for (int w = 0; w < ways.size(); w++) {
-      if (within.getEntry(w) < LEAST_NARROWED * PRIOR_SPREAD) {
-        taught.put(
-            ways.get(w),
-            new SpeedFit.Jar(likeliest.getPoint().getEntry(w), within.getEntry(w), true));
+      double logSpeed = likeliest.getPoint().getEntry(w);
+      boolean narrowed = within.getEntry(w) < LEAST_NARROWED * PRIOR_SPREAD;
+      if (narrowed || Math.abs(logSpeed) > LEAST_MOVED) {
+        taught.put(ways.get(w), new SpeedFit.Jar(logSpeed, within.getEntry(w), true));
       }
     }
     return taught;

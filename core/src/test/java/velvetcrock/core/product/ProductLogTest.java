@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.log.Entry;
@@ -556,5 +558,35 @@ class ProductLogTest {
 
   private static List<Drops.Count> scaled(List<DropsIn> drops, double factor) {
     return RULES.drops(drops.stream().map(d -> new DropsIn(d.oil(), d.count() * factor)).toList());
+  }
+
+  @Test
+  void whatIsKnownOfAnOilLaterMovesItsDateAndBringsItsHazards() {
+    say(begunOf(infused(80, MADE.plusDays(300)), part(PartIn.Kind.WAX, "beeswax", 12)));
+    assertThat(ProductRules.firstOver(state(), MADE)).isEqualTo(MADE.plusDays(300));
+
+    say(new OilReckonedAnew("K7M-A", MADE.plusDays(40), Set.of(), "its figures"));
+    assertThat(ProductRules.firstOver(state(), MADE)).isEqualTo(MADE.plusDays(40));
+    assertThat(state().reasons()).isEmpty();
+    say(new OilReckonedAnew("K7M-B", MADE.plusDays(3), Set.of(Hazard.MOULD), "another bottle"));
+    assertThat(ProductRules.firstOver(state(), MADE)).isEqualTo(MADE.plusDays(40));
+
+    say(new OilReckonedAnew("K7M-A", MADE.plusDays(14), Set.of(Hazard.WATER), "it was cloudy"));
+    assertThat(state().wet()).isTrue();
+    assertThat(ProductRules.stopped(state().parts())).contains("K7M-A has water in it");
+    assertThat(state().reasons()).singleElement().asString().contains("known only afterwards");
+    // what nobody knew does not stop its log
+    RULES.check(state());
+  }
+
+  @Test
+  void whatBecameKnownSaysOfWhichOilAndStays() {
+    assertThatThrownBy(() -> new OilReckonedAnew(" ", MADE, Set.of(), "x"))
+        .isInstanceOf(Refused.class);
+    assertThat(new OilReckonedAnew("K7M-A", MADE, Set.of(), "x").staysBecause()).isPresent();
+  }
+
+  private static ProductBegun begunOf(PartIn... parts) {
+    return new ProductBegun(plan(ProductKind.SALVE, Where.BODY, 0), List.of(parts), List.of(), "");
   }
 }
