@@ -49,10 +49,16 @@ class ReckonMeasureController {
     Substance density =
         new Substances(catalogues.current()).density(request.of(), request.temperatureC(), reader);
     Range counted = measure == null ? null : counted(measure, request.of(), reader);
+    Measure checked =
+        measure == null || kitchen == null || density == null
+            ? measure
+            : reader
+                .problems()
+                .attempt("text", () -> CrossCheck.checked(measure, kitchen, density));
     reader.problems().refuseIfAny();
 
     Reckoning.Writer lines = Reckoning.writer();
-    Measure read = Objects.requireNonNull(measure);
+    Measure read = Objects.requireNonNull(checked);
     lines.line("As read", "“" + read.text() + "”", read.amount(), unit(read), Standing.MEASURED);
     if (counted != null) {
       lines.line("Weight", "what one weighs, so many times", counted, "g", Standing.TYPICAL);
@@ -67,6 +73,9 @@ class ReckonMeasureController {
       reader
           .problems()
           .add("text", "A depth is an amount only in a vessel. Give weight or volume.");
+    }
+    if (read.kind() == Measure.Kind.PARTS) {
+      reader.problems().add("text", "Parts are an amount only of a whole. Give weight or volume.");
     }
     if (read.kind() != Measure.Kind.COUNT) {
       return null;
@@ -92,6 +101,7 @@ class ReckonMeasureController {
       case VOLUME -> "ml";
       case COUNT -> "pieces";
       case DEPTH -> "mm";
+      case PARTS -> "parts";
     };
   }
 
@@ -113,10 +123,11 @@ class ReckonMeasureController {
     if (density == null) {
       return answer(null, null, volume.middle(), volume, lines);
     }
+    Range lies = density.loose() ? read.loose() : volume;
     Range mass =
-        new Range(volume.low() * density.range().low(), volume.high() * density.range().high());
+        new Range(lies.low() * density.range().low(), lies.high() * density.range().high());
     lines.line("Weight", "× " + plain(density.usual()) + " g/ml", mass, "g", Standing.TYPICAL);
-    return answer(volume.middle() * density.usual(), mass, volume.middle(), volume, lines);
+    return answer(lies.middle() * density.usual(), mass, volume.middle(), volume, lines);
   }
 
   private static Answers.Measure answer(

@@ -14,11 +14,14 @@ import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchLog;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.BottleState;
+import velvetcrock.core.batch.Drawn;
+import velvetcrock.core.batch.DrawnUnbottled;
 import velvetcrock.core.caution.Hazard;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.Keeping;
+import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Log;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -80,8 +83,7 @@ public class OilsAsDrawn {
     Log<BatchEvent> log = ledger.log(row.id(), BatchStorage.BOOK);
     try {
       BatchState state =
-          BatchLog.fold(
-              new Log<>(log.counting().stream().filter(e -> !e.at().isAfter(at)).toList()));
+          BatchLog.fold(new Log<>(log.counting().stream().filter(e -> isBefore(e, at)).toList()));
       if (state.strained() == null) {
         return Optional.empty();
       }
@@ -89,6 +91,12 @@ public class OilsAsDrawn {
     } catch (Refused refused) {
       return Optional.empty();
     }
+  }
+
+  /** Whether it had happened by then; what was drawn just then is what is asked about. */
+  private static boolean isBefore(Entry<BatchEvent> entry, Instant at) {
+    boolean draws = entry.event() instanceof Drawn || entry.event() instanceof DrawnUnbottled;
+    return draws ? entry.at().isBefore(at) : !entry.at().isAfter(at);
   }
 
   private Optional<AsDrawn> asDrawn(BatchState state, @Nullable String letter, Series read) {

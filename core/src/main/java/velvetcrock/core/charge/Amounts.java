@@ -1,9 +1,8 @@
 package velvetcrock.core.charge;
 
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
-import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -46,21 +45,14 @@ public final class Amounts {
       Cut cut,
       HerbState state,
       Catalogue catalogue) {
-    Optional<Measure> count = count(text, kitchen);
-    if (count.isPresent()) {
-      return pieces(count.get(), herb, state);
+    Problems problems = new Problems();
+    Measure any = problems.attempt("amount", () -> new MeasureReader(kitchen).readAny(text));
+    problems.refuseIfAny();
+    if (any.kind() == Measure.Kind.COUNT) {
+      return pieces(any, herb, state);
     }
     Measure read = CrossCheck.read(text, kitchen, loose(herb, part, cut, state, catalogue));
     return herbMassG(read, herb, part, cut, state, catalogue);
-  }
-
-  private static Optional<Measure> count(String text, Kitchen kitchen) {
-    try {
-      return Optional.of(new MeasureReader(kitchen).readAny(text))
-          .filter(m -> m.kind() == Measure.Kind.COUNT);
-    } catch (Refused notAnAmount) {
-      return Optional.empty(); // it may still be a weight with its own check
-    }
   }
 
   /**
@@ -100,6 +92,6 @@ public final class Amounts {
       return measure.amount();
     }
     Range loose = catalogue.looseRange(herb, part, cut, state);
-    return new Range(measure.amount().low() * loose.low(), measure.amount().high() * loose.high());
+    return new Range(measure.loose().low() * loose.low(), measure.loose().high() * loose.high());
   }
 }

@@ -82,11 +82,15 @@ public record CrossCheck(
         "volume",
         "“" + volume + "” is a weight, no volume.");
     problems.refuseIfAny();
+    return of(weighed, measured, kitchen, substance);
+  }
 
+  private static CrossCheck of(
+      Measure weighed, Measure measured, Kitchen kitchen, Substance substance) {
     Reckoning.Writer lines = Reckoning.writer();
     Range stated = weighed.amount();
     lines.line("Weight given", "“" + weighed.text() + "”", stated, "g", Standing.MEASURED);
-    Range ml = measured.amount();
+    Range ml = substance.loose() ? measured.loose() : measured.amount();
     lines.line("Volume given", "“" + measured.text() + "”", ml, "ml", Standing.MEASURED);
     Range implied =
         lines.line(
@@ -105,36 +109,38 @@ public record CrossCheck(
   }
 
   /**
-   * Reads an amount that may be given twice, as {@code 60 g = 2 cups}, and checks the one against
-   * the other.
+   * Reads an amount that may be given twice, as {@code 60 g = 2 cups} or {@code 2 cups (60 g)}, and
+   * checks the one against the other.
    *
    * @return the weight where both are given, else what is given
    * @throws Refused at {@code amount} if it cannot be read, or both cannot be true; with the slips
    *     that would explain it
    */
   public static Measure read(String text, Kitchen kitchen, Substance substance) {
-    MeasureReader reader = new MeasureReader(kitchen);
     Problems problems = new Problems();
-    int at = text.indexOf('=');
-    if (at < 0) {
-      Measure only = problems.attempt("amount", () -> reader.read(text));
-      problems.refuseIfAny();
-      return only;
-    }
-    String one = text.substring(0, at).strip();
-    String other = text.substring(at + 1).strip();
-    Measure first = problems.attempt("amount", () -> reader.read(one));
-    Measure second = problems.attempt("amount", () -> reader.read(other));
-    problems.require(
-        first == null || second == null || first.isWeight() != second.isWeight(),
-        "amount",
-        "“" + text + "” says the same kind of measure twice: give a weight and a volume.");
+    Measure read =
+        problems.attempt(
+            "amount", () -> checked(new MeasureReader(kitchen).read(text), kitchen, substance));
     problems.refuseIfAny();
+    return read;
+  }
 
-    boolean weightFirst = first.isWeight();
-    CrossCheck check = of(weightFirst ? one : other, weightFirst ? other : one, kitchen, substance);
+  /**
+   * What was read, checked against what was said of it in brackets.
+   *
+   * @return the weight where both are given, else what is given
+   * @throws Refused at {@code amount} where both cannot be true
+   */
+  public static Measure checked(Measure read, Kitchen kitchen, Substance substance) {
+    Measure other = read.check();
+    if (other == null || other.kind() == read.kind()) {
+      return read;
+    }
+    boolean weightFirst = read.isWeight();
+    CrossCheck check =
+        of(weightFirst ? read : other, weightFirst ? other : read, kitchen, substance);
     check.refuseIfApart();
-    return weightFirst ? first : second;
+    return weightFirst ? read : other;
   }
 
   /**

@@ -94,7 +94,11 @@ class CrossCheckTest {
     "60 g, 60, true",
     "2 cups, 473, false",
     "37 g = 2 cups, 37, true",
-    "2 cups = 37 g, 37, true"
+    "2 cups = 37 g, 37, true",
+    "2 cups (37 g), 37, true",
+    "37 g (about 2 cups), 37, true",
+    "60 g = 2 oz, 60, true",
+    "2 cups (480 ml), 473, false"
   })
   void anAmountGivenTwiceIsItsWeight(String text, double amount, boolean weight) {
     Measure read = CrossCheck.read(text, Kitchen.US, CUT_FLOWER);
@@ -107,9 +111,9 @@ class CrossCheckTest {
   @CsvSource({
     "120 g = 1 cup, cannot both be true",
     "240 g = 240 ml, written down as grams",
-    "60 g = 2 oz, same kind of measure",
-    "2 cups = 500 ml, same kind of measure",
-    "60 g = much, cannot be read",
+    "60 g = 4 oz, two amounts that are not the same",
+    "2 cups (700 ml), two amounts that are not the same",
+    "60 g = much, is understood",
     "= 60 g, amount"
   })
   void twoAmountsThatCannotBothBeTrueAreAskedAbout(String text, String said) {
