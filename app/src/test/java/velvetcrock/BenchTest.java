@@ -119,15 +119,15 @@ class BenchTest extends AppTest {
       textBlock =
           """
           amount | 3 sticks | Nobody counts yarrow
-          amount | 20 mm    | is a depth
-          amount | 60       | cannot be read
+          amount | 20 mm    | is no amount
+          amount | 60       | wants a unit
           amount | -60 g    | below zero
           amount | 1,500 g  | can be read as
           amount | 1/0 cup  | divides by zero
           cover  | deep     | cover
           cover  | 900      | cover
-          ratio  | much     | parts of oil
-          ratio  | -2       | parts of oil
+          ratio  | much     | as a ratio
+          ratio  | -2       | as a ratio
           """)
   void whatCannotBeReadIsSaidAtOnceAndNothingElseBreaks(String field, String typed, String said)
       throws Exception {

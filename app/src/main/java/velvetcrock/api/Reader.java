@@ -199,9 +199,8 @@ final class Reader {
               "Each share is above 0; " + share + " was read.")
           && carrier != null) {
         CarrierDates known = new CarrierDates(carrier, share, bestBefore, openedOn, pressedOn);
-        boolean guessed =
-            Boolean.TRUE.equals(in.dateUnknown()) && from != null && known.ownDate().isEmpty();
-        dated.add(guessed ? CarrierDates.unknown(carrier, share, from) : known);
+        boolean unknown = Boolean.TRUE.equals(in.dateUnknown()) && from != null;
+        dated.add(unknown ? known.orUnknown(from) : known);
       }
     }
     return dated;

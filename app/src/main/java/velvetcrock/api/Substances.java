@@ -2,6 +2,7 @@ package velvetcrock.api;
 
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
+import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -15,8 +16,6 @@ import velvetcrock.core.measure.CrossCheck.Substance;
 /** Finds the density of what an amount is of. */
 final class Substances {
   /** A butter by the spoon, with the air between (typical), g/ml. */
-  private static final Substance SPOONED_FAT = new Substance(0.80, new Range(0.70, 0.92), true);
-
   private final Catalogue catalogue;
 
   Substances(Catalogue catalogue) {
@@ -39,7 +38,7 @@ final class Substances {
     if (of.carrier() != null) {
       Carrier carrier =
           reader.problems().attempt("of.carrier", () -> catalogue.carrier(of.carrier()));
-      return carrier == null ? null : of(carrier, celsius);
+      return carrier == null ? null : Amounts.substance(carrier, celsius);
     }
     if (of.wax() != null) {
       return wax(of, reader);
@@ -53,10 +52,6 @@ final class Substances {
     }
     reader.problems().add("of", "Name a carrier, a herb, a wax or a powder.");
     return null;
-  }
-
-  private static Substance of(Carrier carrier, double celsius) {
-    return carrier.solidAt(celsius) ? SPOONED_FAT : liquid(carrier.densityAt(celsius));
   }
 
   private @Nullable Substance wax(Requests.Substance of, Reader reader) {

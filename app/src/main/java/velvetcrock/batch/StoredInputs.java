@@ -59,14 +59,22 @@ final class StoredInputs {
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate openedOn,
       @Nullable LocalDate pressedOn,
-      @Nullable UUID lot) {
+      @Nullable UUID lot,
+      @Nullable Boolean dateUnknown) {
     static OilInData of(OilIn v) {
       return new OilInData(
-          v.carrier(), v.share(), v.bestBefore(), v.openedOn(), v.pressedOn(), v.lot());
+          v.carrier(),
+          v.share(),
+          v.bestBefore(),
+          v.openedOn(),
+          v.pressedOn(),
+          v.lot(),
+          v.dateUnknown() ? true : null);
     }
 
     OilIn value() {
-      return new OilIn(carrier, share, bestBefore, openedOn, pressedOn, lot);
+      return new OilIn(
+          carrier, share, bestBefore, openedOn, pressedOn, lot, Boolean.TRUE.equals(dateUnknown));
     }
   }
 

@@ -93,7 +93,9 @@ public record BenchForm(
   /**
    * A herb as typed.
    *
-   * @param parts its part of the blend by weight, or its weight
+   * @param partOf the herb for which the part was chosen: with another, the best part is taken
+   * @param parts its amount as it is said, its part of the blend, or so much of the one before
+   * @param measuredAs the cut that is in the cup; empty for that which goes into the jar
    * @param lot a lot's id; empty for the one to be used first, {@code none} for none
    * @param water its water content, %; empty for what is known
    * @param fresh what a wilted herb weighed fresh
@@ -102,25 +104,29 @@ public record BenchForm(
   public record HerbRow(
       @Nullable String herb,
       @Nullable String part,
+      @Nullable String partOf,
       @Nullable String cut,
       @Nullable String state,
       @Nullable String parts,
+      @Nullable String measuredAs,
       @Nullable String lot,
       @Nullable String water,
       @Nullable String fresh,
       @Nullable String unrinsed) {
 
     static HerbRow of(String herb) {
-      return new HerbRow(herb, null, null, null, null, null, null, null, null);
+      return new HerbRow(herb, null, null, null, null, null, null, null, null, null, null);
     }
 
     HerbRow completed() {
       return new HerbRow(
           or(herb, "yarrow"),
           or(part, ""),
+          or(partOf, ""),
           or(cut, "CUT"),
           or(state, "DRIED"),
           or(parts, "1"),
+          or(measuredAs, ""),
           or(lot, ""),
           or(water, ""),
           or(fresh, ""),
@@ -128,23 +134,34 @@ public record BenchForm(
     }
 
     HerbRow withCut(String finer) {
-      return new HerbRow(herb, part, finer, state, parts, lot, water, fresh, unrinsed);
+      return new HerbRow(
+          herb, part, partOf, finer, state, parts, measuredAs, lot, water, fresh, unrinsed);
     }
 
     HerbRow dried() {
-      return new HerbRow(herb, part, cut, "DRIED", parts, "", "", "", "");
+      return new HerbRow(herb, part, partOf, cut, "DRIED", parts, measuredAs, "", "", "", "");
+    }
+
+    HerbRow saying(String amount) {
+      return new HerbRow(
+          herb, part, partOf, cut, state, amount, measuredAs, lot, water, fresh, unrinsed);
     }
   }
 
   /**
    * A carrier as typed.
    *
-   * @param share its part by volume
+   * @param share its amount as it is said, its part by volume, or so much of the one before; of a
+   *     single oil empty to go by the ratio
    * @param lot as with herbs
    */
   public record OilRow(@Nullable String carrier, @Nullable String share, @Nullable String lot) {
-    OilRow completed(String usual) {
-      return new OilRow(or(carrier, usual), or(share, "1"), or(lot, ""));
+    OilRow completed(String usual, boolean alone) {
+      return new OilRow(or(carrier, usual), or(share, alone ? "" : "1"), or(lot, ""));
+    }
+
+    OilRow byRatio() {
+      return new OilRow(carrier, "", lot);
     }
   }
 
@@ -189,11 +206,12 @@ public record BenchForm(
 
   /** The same with nothing missing and the asked change made. */
   BenchForm completed(String usualCarrier, String usualPlace) {
-    List<HerbRow> herbRows =
-        rows(herbs, HerbRow.of("yarrow"), "herbs").stream().map(HerbRow::completed).toList();
+    List<HerbRow> herbRows = herbRows();
+    List<OilRow> oilsTyped = rows(oils, new OilRow(null, null, null), "oils");
     List<OilRow> oilRows =
-        rows(oils, new OilRow(null, null, null), "oils").stream()
-            .map(row -> row.completed(usualCarrier))
+        oilsTyped.stream()
+            .map(row -> row.completed(usualCarrier, oilsTyped.size() == 1))
+            .map(row -> asksForRatio() ? row.byRatio() : row)
             .toList();
     String finer = changed("cut", null, "");
     if (!finer.isEmpty()) {
@@ -203,7 +221,7 @@ public record BenchForm(
       herbRows = herbRows.stream().map(HerbRow::dried).toList();
     }
     return new BenchForm(
-        changed("amount", amount, "60 g"),
+        changed("amount", inAll(herbRows), "60 g"),
         herbRows,
         oilRows,
         new BenchForm.Per(
@@ -226,6 +244,38 @@ public record BenchForm(
         new BenchForm.From(
             changed("again", from.again(), ""), changed("earlier", from.earlier(), "")),
         null);
+  }
+
+  /**
+   * The herbs, of which the first takes what was said of it alone when another comes to it, and the
+   * last that is left is said of it alone again.
+   */
+  private List<HerbRow> herbRows() {
+    List<HerbRow> rows =
+        rows(herbs, HerbRow.of("yarrow"), "herbs").stream().map(HerbRow::completed).toList();
+    boolean moves = another() && rows.size() == 2 && said(amount);
+    return moves ? List.of(rows.get(0).saying(amount), rows.get(1).saying("the same")) : rows;
+  }
+
+  private @Nullable String inAll(List<HerbRow> rows) {
+    if (another() && rows.size() == 2 && said(amount)) {
+      return "";
+    }
+    boolean left = rows.size() == 1 && herbs != null && herbs.size() > 1 && !said(amount);
+    return left ? rows.get(0).parts() : amount;
+  }
+
+  private boolean another() {
+    return wanted().contains("herbs+") && !"fill".equals(per.ratioKind());
+  }
+
+  private static boolean said(@Nullable String typed) {
+    return typed != null && !typed.isBlank();
+  }
+
+  /** Whether a button asks for a ratio, which goes before amounts of oil. */
+  private boolean asksForRatio() {
+    return wanted().stream().anyMatch(change -> change.startsWith("ratio="));
   }
 
   /** The rows with one more or one less where a button asks for that. */

@@ -249,7 +249,8 @@ record BenchView(
       return "It does not fit under the fill line";
     }
     String oil = fmt.volume(plan.filled().get(0).pouredMl().middle()) + " of oil covers it";
-    return plan.wish().oilMl().isPresent() ? "About " + oil : oil;
+    boolean vague = plan.wish().oilMl().isPresent() && !plan.wish().oilMl().get().exact();
+    return vague ? "About " + oil : oil;
   }
 
   private static String underline(Reckoned plan, Formats fmt) {
@@ -261,15 +262,21 @@ record BenchView(
             : plan.choice().even()
                 ? "In each of " + count + " jars: "
                 : "In the first of " + count + " jars: ";
+    String ratio = fmt.ratio(charge.oilPerHerb()) + " by weight to volume";
     if (!charge.covers()) {
       return jars
-          + "Short by "
+          + ratio
+          + ", short by "
           + fmt.ml(charge.shortMl())
           + " once the herb has swollen. Ways out:";
     }
-    String ratio =
-        fmt.ratio(charge.oilPerHerb()) + " herb to oil, " + fmt.g(charge.oilMassG()) + " by weight";
-    return jars + ratio + (plan.chosen().ratioChosen() ? "" : ", the least that covers") + ".";
+    return jars
+        + ratio
+        + ", "
+        + fmt.g(charge.oilMassG())
+        + " of oil"
+        + (plan.chosen().ratioChosen() ? "" : ", the least that covers")
+        + ".";
   }
 
   private static JarDrawing drawing(Reckoned plan, Levels levels, Formats fmt) {
@@ -352,7 +359,7 @@ record BenchView(
     facts.add(
         new Fact(
             "Herb",
-            fmt.g(plan.herbG().middle()),
+            fmt.aboutG(plan.herbG()),
             plan.herbG().exact() ? null : fmt.g(plan.herbG()) + ", by how it is packed"));
     if (plan.wish().herbs().size() > 1) {
       facts.add(new Fact("Made of", blend(plan, fmt), "by weight"));
@@ -396,9 +403,9 @@ record BenchView(
   }
 
   private static String blend(Reckoned plan, Formats fmt) {
-    return plan.wish().portions().stream()
-        .sorted(Comparator.comparingDouble(HerbPortion::massG).reversed())
-        .map(h -> fmt.g(h.massG() * plan.share()) + " " + h.herb().name())
+    return plan.wish().herbs().stream()
+        .sorted(Comparator.comparingDouble((Wish.InHerb h) -> h.portion().massG()).reversed())
+        .map(h -> fmt.aboutG(h.massG().times(plan.share())) + " " + h.portion().herb().name())
         .collect(Collectors.joining(", "));
   }
 

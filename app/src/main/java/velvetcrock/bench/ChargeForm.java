@@ -10,6 +10,7 @@ import velvetcrock.web.Dates;
 /**
  * What is asked once when a jar is charged, as typed.
  *
+ * @param dateUnknown set when nobody knows any date of the oil
  * @param clean set when jar and herb were said to be clean and bone-dry
  * @param read codes of the cautions that were said to be read
  * @param key names this charging, so that a second tap makes no second batch
@@ -19,6 +20,7 @@ record ChargeForm(
     @Nullable String chargedOn,
     @Nullable String bestBefore,
     @Nullable String openedOn,
+    @Nullable String dateUnknown,
     @Nullable String clean,
     @Nullable List<String> read,
     @Nullable String key,
@@ -29,12 +31,12 @@ record ChargeForm(
 
   /** With nothing typed, for a plan. */
   static ChargeForm ofPlan(@Nullable String code) {
-    return new ChargeForm(null, null, null, null, null, null, code);
+    return new ChargeForm(null, null, null, null, null, null, null, code);
   }
 
   /** The same under another key. */
   ChargeForm under(String other) {
-    return new ChargeForm(chargedOn, bestBefore, openedOn, clean, read, other, plan);
+    return new ChargeForm(chargedOn, bestBefore, openedOn, dateUnknown, clean, read, other, plan);
   }
 
   /** The day that is said for the charging; another where none is, or none that can be read. */

@@ -43,6 +43,7 @@ class Charging {
       LocalDate on,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate opened,
+      boolean dateUnknown,
       List<String> read) {}
 
   /**
@@ -104,7 +105,7 @@ class Charging {
         "read",
         "Read what is said to stop, and tick it if you go on all the same.");
     problems.refuseIfAny();
-    return new Answered(on, bestBefore, opened, read);
+    return new Answered(on, bestBefore, opened, form.dateUnknown() != null, read);
   }
 
   private static Charged event(
@@ -148,7 +149,13 @@ class Charging {
     Optional<LotRecord> lot = oil.lot();
     if (lot.isEmpty()) {
       return new OilIn(
-          oil.carrier().key(), oil.share(), said.bestBefore(), said.opened(), null, null);
+          oil.carrier().key(),
+          oil.share(),
+          said.bestBefore(),
+          said.opened(),
+          null,
+          null,
+          said.dateUnknown());
     }
     LotDetails details = lot.get().lot().details();
     return new OilIn(

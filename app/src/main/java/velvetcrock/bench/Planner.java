@@ -100,7 +100,9 @@ class Planner {
     ChargeOrder order = stands(asked, wish);
     Charge charge = reckon(order);
     boolean ratioChosen =
-        wish.oilPerHerb().ratio() != null || wish.oilPerHerb().ratioKind().equals("fill");
+        wish.oilPerHerb().ratio() != null
+            || wish.oilMl().isPresent()
+            || wish.oilPerHerb().ratioKind().equals("fill");
     boolean above = charge.oilPerHerb() > Charger.USUAL_OIL_PER_HERB + 1e-9;
     Expression expression = Strainer.usually(order.herbs());
     List<Retention.Own> own = experience.own();
@@ -174,7 +176,9 @@ class Planner {
               .sum();
       return new Ratio.Oil(typed * herbMl);
     }
-    return new Ratio.WeightToVolume(typed);
+    return wish.oilPerHerb().ratioKind().equals("mass")
+        ? new Ratio.WeightToWeight(typed)
+        : new Ratio.WeightToVolume(typed);
   }
 
   private List<Reckoned.Filled> filled(Wish wish, JarChoice choice) {
@@ -189,6 +193,7 @@ class Planner {
 
   private Range poured(Wish wish, JarChoice.Fill fill) {
     return wish.oilMl()
+        .map(ml -> ml.times(fill.share()))
         .orElseGet(() -> Range.exactly(reckon(order(wish, fill.jar(), fill.share())).oilMl()));
   }
 

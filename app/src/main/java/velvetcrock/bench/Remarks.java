@@ -63,23 +63,28 @@ record Remarks(
         charge.method().name().equals("COLD") || charge.method().name().equals("SOLAR");
     SpiritIn spirit = charge.manner().spirit();
     return new BenchForm(
-        grams,
+        alone ? grams : "",
         charge.herbs().stream()
             .map(
                 h ->
                     new BenchForm.HerbRow(
                         h.herb(),
                         h.part().name(),
+                        null,
                         h.cut().name(),
                         h.state().name(),
                         alone ? "1" : plain(h.massG().middle()) + " g",
                         null,
                         null,
                         null,
+                        null,
                         null))
             .toList(),
         charge.carriers().stream()
-            .map(c -> new BenchForm.OilRow(c.carrier(), plain(c.share()), null))
+            .map(
+                c ->
+                    new BenchForm.OilRow(
+                        c.carrier(), charge.carriers().size() == 1 ? "" : plain(c.share()), null))
             .toList(),
         new BenchForm.Per(
             "weight", plain(charge.oil().oilMl().middle() / charge.herbMassG().middle())),

@@ -33,6 +33,8 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.RatioText;
+import velvetcrock.core.measure.Rows;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
@@ -49,6 +51,7 @@ class WishReader {
   private static final double LEAST_PARTS = 0.001;
   private static final double MOST_PARTS = 100_000;
   private static final double WETTEST_PERCENT = 97;
+  private static final double IN_ALL_WITHIN = 1.12;
 
   private final Catalogues catalogues;
   private final Drawer drawer;
@@ -87,12 +90,9 @@ class WishReader {
       Kindred herb = problems.attempt("herbs[" + i + "]", () -> kindred(row));
       herbs.add(herb);
     }
-    List<InOil> oils = new ArrayList<>();
-    List<OilRow> oilRows = Objects.requireNonNull(form.oils());
-    for (int i = 0; i < oilRows.size(); i++) {
-      OilRow row = oilRows.get(i);
-      oils.add(problems.attempt("oils[" + i + "]", () -> oil(row)));
-    }
+    OilsSaid said = oils(Objects.requireNonNull(form.oils()), bench, problems);
+    List<InOil> oils = new ArrayList<>(said.oils());
+    Optional<Range> oilMl = said.ml();
     String code = Typed.text(form.from().earlier());
     Optional<EarlierOils.Found> earlier =
         code.isEmpty()
@@ -115,9 +115,9 @@ class WishReader {
     Purpose purpose = problems.attempt("use", () -> Typed.named(Purpose.class, form.use(), "use"));
     String kind = Typed.text(form.per().ratioKind());
     problems.require(
-        List.of("weight", "volume", "fill").contains(kind),
+        List.of("weight", "mass", "volume", "fill").contains(kind),
         "ratioKind",
-        "By weight, by volume or by filling a jar.");
+        "By weight to volume, by weight, by volume or by filling a jar.");
     Double ratio = problems.attempt("ratio", () -> ratio(form.per().ratio()));
     Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.stand().jar()), bench.jars()));
     problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
@@ -126,9 +126,10 @@ class WishReader {
     Place place =
         problems.attempt("place", () -> place(Typed.text(form.stand().place()), bench.places()));
     boolean byEye = kind.equals("fill") && Typed.blank(form.amount());
-    boolean weighedEach = rows.size() > 1 && rows.stream().allMatch(r -> weight(r, bench) != null);
+    Rows each = rows.size() > 1 && !byEye ? problems.attempt(() -> herbRows(rows, bench)) : null;
+    boolean amountEach = each != null && each.amounts();
     problems.require(
-        !Typed.blank(form.amount()) || byEye || weighedEach,
+        !Typed.blank(form.amount()) || byEye || amountEach,
         "amount",
         "Say how much herb you have, such as 60 g or 2 cups.");
     problems.refuseIfAny();
@@ -139,8 +140,7 @@ class WishReader {
             : Typed.named(Method.class, form.method(), "method");
     Optional<ByEye> eye =
         byEye ? Optional.of(byEye(form, herbs, Objects.requireNonNull(jar))) : Optional.empty();
-    List<Range> masses =
-        eye.map(ByEye::eachG).orElseGet(() -> masses(form, herbs, bench, weighedEach));
+    List<Range> masses = eye.map(ByEye::eachG).orElseGet(() -> masses(form, herbs, bench, each));
     if (kind.equals("fill") && eye.isEmpty()) {
       agreesWithJar(form, herbs, masses, Objects.requireNonNull(jar));
     }
@@ -151,7 +151,7 @@ class WishReader {
     return new Wish(
         in,
         oils,
-        eye.map(ByEye::oilMl),
+        eye.map(ByEye::oilMl).or(() -> kind.equals("fill") ? Optional.empty() : oilMl),
         new Wish.OilPerHerb(kind, ratio),
         jar,
         cover,
@@ -173,16 +173,63 @@ class WishReader {
     return new Kindred(
         herb,
         lot.map(l -> l.lot().details().plant().part())
-            .orElseGet(() -> part(herb, Typed.text(row.part()))),
+            .orElseGet(
+                () ->
+                    Typed.text(row.partOf()).isEmpty() || herb.key().equals(row.partOf())
+                        ? part(herb, Typed.text(row.part()))
+                        : herb.bestPart()),
         Typed.named(Cut.class, row.cut(), "cut"),
         state,
         lot);
   }
 
-  private InOil oil(OilRow row) {
-    Carrier carrier = catalogue().carrier(Typed.text(row.carrier()));
-    double share = Typed.number(row.share(), LEAST_PARTS, MOST_PARTS, "parts");
-    return new InOil(carrier, share, lot(Kind.CARRIER, carrier.key(), null, Typed.text(row.lot())));
+  /**
+   * The oils.
+   *
+   * @param ml how much there is in all, where amounts were said
+   */
+  private record OilsSaid(List<InOil> oils, Optional<Range> ml) {
+    static final OilsSaid NONE = new OilsSaid(List.of(), Optional.empty());
+  }
+
+  private OilsSaid oils(List<OilRow> rows, Bench bench, Problems problems) {
+    List<Carrier> carriers = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      String key = Typed.text(rows.get(i).carrier());
+      carriers.add(problems.attempt("oils[" + i + "]", () -> catalogue().carrier(key)));
+    }
+    List<String> typed = rows.stream().map(r -> Typed.text(r.share())).toList();
+    Rows said = problems.attempt(() -> Rows.read(typed, bench.kitchen(), i -> "oils[" + i + "]"));
+    if (said == null || carriers.contains(null)) {
+      return OilsSaid.NONE;
+    }
+    List<InOil> oils = new ArrayList<>();
+    Range all = Range.exactly(0);
+    for (int i = 0; i < rows.size(); i++) {
+      Carrier carrier = carriers.get(i);
+      Measure measure = said.each().get(i);
+      Range ml =
+          said.parts()
+              ? measure.amount()
+              : problems.attempt(
+                  "oils[" + i + "]", () -> Amounts.oilMl(measure, bench.kitchen(), carrier));
+      if (ml != null) {
+        all = all.plus(ml);
+        oils.add(
+            new InOil(
+                carrier,
+                ml.middle(),
+                lot(Kind.CARRIER, carrier.key(), null, Typed.text(rows.get(i).lot()))));
+      }
+    }
+    return new OilsSaid(oils, said.parts() ? Optional.empty() : Optional.of(all));
+  }
+
+  private static Rows herbRows(List<HerbRow> rows, Bench bench) {
+    return Rows.read(
+        rows.stream().map(r -> Typed.text(r.parts())).toList(),
+        bench.kitchen(),
+        i -> "herbs[" + i + "].parts");
   }
 
   private Optional<LotRecord> lot(
@@ -205,60 +252,78 @@ class WishReader {
     return new InSpirit(abv, dose, lot);
   }
 
-  /** What each herb weighs: on its own scale pan, or its part of them all. */
+  /** What each herb weighs: by its own amount, or its part of them all. */
   private List<Range> masses(
-      BenchForm form, List<Kindred> herbs, Bench bench, boolean weighedEach) {
-    List<HerbRow> rows = Objects.requireNonNull(form.herbs());
-    if (weighedEach) {
-      return rows.stream().map(r -> Objects.requireNonNull(weight(r, bench)).amount()).toList();
-    }
-    if (rows.size() == 1) {
-      return List.of(grams(form, herbs.get(0), bench));
-    }
-    List<Double> parts = new ArrayList<>();
-    for (int i = 0; i < rows.size(); i++) {
-      String typed = Typed.text(rows.get(i).parts()).replaceFirst("\\s*parts?$", "");
-      parts.add(
+      BenchForm form, List<Kindred> herbs, Bench bench, @Nullable Rows each) {
+    if (each == null) {
+      Measure alone =
           Typed.at(
-              "herbs[" + i + "].parts",
-              () -> Typed.number(typed, LEAST_PARTS, MOST_PARTS, "parts")));
+              "amount",
+              () -> new MeasureReader(bench.kitchen()).readAny(Typed.text(form.amount())));
+      return List.of(grams("amount", alone, form, 0, herbs.get(0), bench));
     }
-    double all = parts.stream().mapToDouble(Double::doubleValue).sum();
-    Range total =
+    if (each.amounts()) {
+      List<Range> grams = new ArrayList<>();
+      for (int i = 0; i < herbs.size(); i++) {
+        Measure measure = each.each().get(i);
+        grams.add(grams("herbs[" + i + "].parts", measure, form, i, herbs.get(i), bench));
+      }
+      agreesInAll(form, grams, bench);
+      return grams;
+    }
+    double all = each.each().stream().mapToDouble(m -> m.amount().middle()).sum();
+    Measure total =
         Typed.at(
-            "amount",
-            () -> {
-              Measure measure = new MeasureReader(bench.kitchen()).read(Typed.text(form.amount()));
-              if (!measure.isWeight()) {
-                throw new Refused(
-                    "amount", "A blend is weighed: give its weight in all, such as 60 g.");
-              }
-              return measure.amount();
-            });
-    return parts.stream().map(p -> total.times(p / all)).toList();
-  }
-
-  /** A blend's row as a weight; null where it is parts. */
-  private static @Nullable Measure weight(HerbRow row, Bench bench) {
-    try {
-      Measure measure = new MeasureReader(bench.kitchen()).read(Typed.text(row.parts()));
-      return measure.isWeight() ? measure : null;
-    } catch (Refused refused) {
-      return null;
+            "amount", () -> new MeasureReader(bench.kitchen()).read(Typed.text(form.amount())));
+    List<Range> grams = new ArrayList<>();
+    for (int i = 0; i < herbs.size(); i++) {
+      double share = each.each().get(i).amount().middle() / all;
+      grams.add(grams("amount", total.times(share, total.text()), form, i, herbs.get(i), bench));
     }
+    return grams;
   }
 
-  private Range grams(BenchForm form, Kindred herb, Bench bench) {
-    return Typed.at(
+  /** What is typed in all is what the herbs add up to, where each has its own amount. */
+  private static void agreesInAll(BenchForm form, List<Range> grams, Bench bench) {
+    if (Typed.blank(form.amount())) {
+      return;
+    }
+    Range sum = grams.stream().reduce(Range.exactly(0), Range::plus);
+    Typed.at(
         "amount",
+        () -> {
+          Measure total = new MeasureReader(bench.kitchen()).read(Typed.text(form.amount()));
+          boolean apart =
+              total.isWeight()
+                  && (total.amount().low() > sum.high() * IN_ALL_WITHIN
+                      || total.amount().high() * IN_ALL_WITHIN < sum.low());
+          if (apart) {
+            throw new Refused(
+                "",
+                "The herbs add up to about "
+                    + Math.round(sum.middle())
+                    + " g, and “"
+                    + total.text()
+                    + "” stands there in all. Leave that empty, or change one of them.");
+          }
+          return total;
+        });
+  }
+
+  private Range grams(
+      String field, Measure measure, BenchForm form, int index, Kindred herb, Bench bench) {
+    HerbRow row = Objects.requireNonNull(form.herbs()).get(index);
+    Cut measured =
+        Typed.blank(row.measuredAs())
+            ? herb.cut()
+            : Typed.named(Cut.class, row.measuredAs(), "herbs[" + index + "].measuredAs");
+    return Typed.at(
+        field,
         () ->
             Amounts.herbMassG(
-                Typed.text(form.amount()),
+                measure,
                 bench.kitchen(),
-                herb.herb(),
-                herb.part(),
-                herb.cut(),
-                herb.state(),
+                new Amounts.Lying(herb.herb(), herb.part(), measured, herb.state()),
                 catalogue()));
   }
 
@@ -372,10 +437,7 @@ class WishReader {
   }
 
   private static @Nullable Double ratio(@Nullable String typed) {
-    String plain = Typed.text(typed).replaceFirst("^1\\s*:\\s*", "");
-    return plain.isEmpty()
-        ? null
-        : Typed.number(plain, 0.01, Ratio.MOST, "parts of oil to one of herb");
+    return Typed.blank(typed) ? null : RatioText.read(Typed.text(typed), Ratio.MOST);
   }
 
   private static @Nullable Jar jar(String key, List<JarAtHand> jars) {

@@ -35,6 +35,15 @@ public final class Formats {
 
   private static final double HOURS_A_DAY = 24;
 
+  /** A span narrower than this, as a share, is one figure. */
+  private static final double SAME_WITHIN = 1e-3;
+
+  /** So many steps of its last digit lie in a span at least. */
+  private static final double STEPS_IN_A_SPAN = 5;
+
+  private static final double SMALL = 1;
+  private static final double KILO = 2000;
+
   private final Kitchen kitchen;
   private final ZoneId zone;
   private final Instant now;
@@ -75,9 +84,7 @@ public final class Formats {
 
   /** A volume as a range, or one figure where it is one. */
   public String ml(Range ml) {
-    String low = number(ml.low(), 0);
-    String high = number(ml.high(), 0);
-    return low.equals(high) ? ml(ml.middle()) : low + "–" + high + " ml";
+    return span(ml, ml(ml.middle()), " ml");
   }
 
   /** A volume in the household's cups and spoons; empty in a metric kitchen. */
@@ -107,14 +114,43 @@ public final class Formats {
 
   /** A weight as a range, or one figure where it is one. */
   public String g(Range grams) {
-    String low = number(grams.low(), 0);
-    String high = number(grams.high(), 0);
-    return low.equals(high) ? g(grams.middle()) : low + "–" + high + " g";
+    return span(grams, g(grams.middle()), " g");
   }
 
   /** A length, mm. */
   public String mm(double mm) {
     return number(mm, 0) + " mm";
+  }
+
+  /** A length as a range, or one figure where it is one. */
+  public String mm(Range mm) {
+    return span(mm, mm(mm.middle()), " mm");
+  }
+
+  /** The middle of a weight with no more digits than its width bears. */
+  public String aboutG(Range grams) {
+    double width = grams.high() - grams.low();
+    return width < SAME_WITHIN * grams.high() || grams.high() >= KILO
+        ? g(grams.middle())
+        : number(grams.middle(), width > STEPS_IN_A_SPAN / 2 ? 0 : 1) + " g";
+  }
+
+  /** Two ends with no more digits than their distance bears; one figure where they are one. */
+  private String span(Range range, String one, String unit) {
+    double width = range.high() - range.low();
+    if (width < SAME_WITHIN * range.high()) {
+      return one;
+    }
+    int digits = (int) Math.floor(Math.log10(width / STEPS_IN_A_SPAN));
+    int decimals = Math.max(0, Math.min(range.high() < SMALL ? 2 : 1, -digits));
+    double step = Math.pow(10, Math.max(0, digits));
+    String low = number(Math.round(range.low() / step) * step, 0);
+    String high = number(Math.round(range.high() / step) * step, 0);
+    if (decimals > 0) {
+      low = number(range.low(), decimals);
+      high = number(range.high(), decimals);
+    }
+    return low.equals(high) ? one : low + "–" + high + unit;
   }
 
   /** A temperature in the household's degrees: Fahrenheit in a US kitchen, else Celsius. */

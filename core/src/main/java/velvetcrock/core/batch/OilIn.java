@@ -11,6 +11,7 @@ import velvetcrock.core.log.Checks;
  * @param carrier its key in the catalogue
  * @param share part by volume
  * @param lot the lot that it came from, if it was kept
+ * @param dateUnknown whether it was said that nobody knows any of its dates
  */
 public record OilIn(
     String carrier,
@@ -18,7 +19,19 @@ public record OilIn(
     @Nullable LocalDate bestBefore,
     @Nullable LocalDate openedOn,
     @Nullable LocalDate pressedOn,
-    @Nullable UUID lot) {
+    @Nullable UUID lot,
+    boolean dateUnknown) {
+  /** One whose dates are known, or may still be told. */
+  public OilIn(
+      String carrier,
+      double share,
+      @Nullable LocalDate bestBefore,
+      @Nullable LocalDate openedOn,
+      @Nullable LocalDate pressedOn,
+      @Nullable UUID lot) {
+    this(carrier, share, bestBefore, openedOn, pressedOn, lot, false);
+  }
+
   /** From no lot. */
   public OilIn(
       String carrier,

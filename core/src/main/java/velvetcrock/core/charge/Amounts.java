@@ -3,6 +3,7 @@ package velvetcrock.core.charge;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
+import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
@@ -18,6 +19,41 @@ import velvetcrock.core.measure.MeasureReader;
 /** Turns measured amounts into what the reckonings need: oil in ml, herb in g. */
 public final class Amounts {
   private Amounts() {}
+
+  /** A fat that is solid, as it comes off a spoon, g/ml (practice). */
+  public static final CrossCheck.Substance SPOONED_FAT =
+      new CrossCheck.Substance(0.80, new Range(0.70, 0.92), true);
+
+  /** A carrier as it is measured at a temperature, °C: by the spoon where it is solid. */
+  public static CrossCheck.Substance substance(Carrier carrier, double celsius) {
+    if (carrier.solidAt(celsius)) {
+      return SPOONED_FAT;
+    }
+    double density = carrier.densityAt(celsius);
+    return new CrossCheck.Substance(density, Range.exactly(density), false);
+  }
+
+  /**
+   * A carrier in ml at 20 °C, whatever was said of it; a solid fat as it will be once it is melted
+   * and cooled.
+   *
+   * @throws velvetcrock.core.Refused at {@code amount}
+   */
+  public static Range oilMl(Measure said, Kitchen kitchen, Carrier carrier) {
+    if (said.kind() != Measure.Kind.WEIGHT && said.kind() != Measure.Kind.VOLUME) {
+      throw new Refused(
+          "amount", "“" + said.text() + "” is no amount of oil: give a volume or a weight.");
+    }
+    CrossCheck.Substance as = substance(carrier, Carrier.ROOM_C);
+    Measure measure = CrossCheck.checked(said, kitchen, as);
+    double density = carrier.densityAt(Carrier.ROOM_C);
+    if (measure.isWeight()) {
+      return measure.amount().times(1 / density);
+    }
+    Range lies = as.loose() ? measure.loose() : measure.amount();
+    return new Range(
+        lies.low() * as.range().low() / density, lies.high() * as.range().high() / density);
+  }
 
   /**
    * Oil in ml from what was typed; where weight and volume are both given, the one is checked
@@ -48,11 +84,38 @@ public final class Amounts {
     Problems problems = new Problems();
     Measure any = problems.attempt("amount", () -> new MeasureReader(kitchen).readAny(text));
     problems.refuseIfAny();
-    if (any.kind() == Measure.Kind.COUNT) {
-      return pieces(any, herb, state);
-    }
-    Measure read = CrossCheck.read(text, kitchen, loose(herb, part, cut, state, catalogue));
-    return herbMassG(read, herb, part, cut, state, catalogue);
+    return herbMassG(any, kitchen, new Lying(herb, part, cut, state), catalogue);
+  }
+
+  /**
+   * A herb as it lies in the cup, which may be another cut than goes into the jar.
+   *
+   * @param cut as it was measured
+   */
+  public record Lying(Herb herb, Part part, Cut cut, HerbState state) {}
+
+  /**
+   * The same of what was read.
+   *
+   * @throws velvetcrock.core.Refused at {@code text} or {@code amount}
+   */
+  public static Range herbMassG(Measure any, Kitchen kitchen, Lying as, Catalogue catalogue) {
+    return switch (any.kind()) {
+      case COUNT -> pieces(any, as.herb(), as.state());
+      case WEIGHT, VOLUME -> {
+        CrossCheck.Substance loose = loose(as.herb(), as.part(), as.cut(), as.state(), catalogue);
+        yield herbMassG(
+            CrossCheck.checked(any, kitchen, loose),
+            as.herb(),
+            as.part(),
+            as.cut(),
+            as.state(),
+            catalogue);
+      }
+      case DEPTH, PARTS ->
+          throw new Refused(
+              "amount", "“" + any.text() + "” is no amount: give a weight, a volume or a count.");
+    };
   }
 
   /**

@@ -25,6 +25,7 @@ import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.InOil;
+import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.batch.Stand;
 import velvetcrock.core.batch.Strained;
@@ -671,16 +672,14 @@ public final class BatchReckoning {
 
   /** The dates of its carriers. */
   List<CarrierDates> carrierDates() {
-    return state.charge().carriers().stream()
-        .map(
-            c ->
-                new CarrierDates(
-                    catalogue.carrier(c.carrier()),
-                    c.share(),
-                    c.bestBefore(),
-                    c.openedOn(),
-                    c.pressedOn()))
-        .toList();
+    return state.charge().carriers().stream().map(this::dates).toList();
+  }
+
+  private CarrierDates dates(OilIn oil) {
+    Carrier carrier = catalogue.carrier(oil.carrier());
+    CarrierDates known =
+        new CarrierDates(carrier, oil.share(), oil.bestBefore(), oil.openedOn(), oil.pressedOn());
+    return oil.dateUnknown() ? known.orUnknown(state.charge().begun().chargedOn()) : known;
   }
 
   /** Hours from charging to a moment. */

@@ -32,6 +32,11 @@ public record CarrierDates(
     return new CarrierDates(carrier, share, half, null, null);
   }
 
+  /** The same, or with no date known as one of which nobody knows any. */
+  public CarrierDates orUnknown(LocalDate from) {
+    return ownDate().isPresent() ? this : unknown(carrier, share, from);
+  }
+
   /**
    * Its own date: the earlier of its best-before (without one, pressing plus its catalogue months)
    * and its opening plus 12 months, or 6 for one that keeps 8 months or less.

@@ -652,7 +652,7 @@ final class AmountParser {
     while (LEFT_OUT.contains(here().lower()) || here().is("in") && here(1).is("all")) {
       at += here().is("in") ? 2 : 1;
     }
-    if (here().is("of")) {
+    if (here().is("of") && here(1).word()) {
       at++;
       for (int i = 0; i < WORDS_OF && (here().word() || here().is("-")); i++) {
         of.append(of.isEmpty() ? "" : " ").append(here().text());

@@ -47,6 +47,16 @@ public record Measure(
     PARTS
   }
 
+  /**
+   * The same so many times.
+   *
+   * @param factor above 0
+   * @param said what was said of it
+   */
+  public Measure times(double factor, String said) {
+    return new Measure(kind, amount.times(factor), loose.times(factor), said, noun, of, null);
+  }
+
   /** Whether it is a weight. */
   public boolean isWeight() {
     return kind == Kind.WEIGHT;

@@ -151,6 +151,7 @@ class PhrasesTest {
         "of oil",
         "×",
         "2 ×",
+        "40 g of",
         "~",
         "about",
         "or so",
