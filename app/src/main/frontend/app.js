@@ -20,6 +20,11 @@
     u: () => document.querySelector("[data-undo]")?.click(),
   };
 
+  // Whoever moves in lives in the browser's time zone until something else is said.
+  const zone = document.querySelector("[data-own-zone]");
+  const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  if (zone && own && zone.getAttribute("aria-invalid") !== "true") zone.value = own;
+
   document.addEventListener("keydown", (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
     const place = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);

@@ -73,7 +73,7 @@ class PagesTest extends AppTest {
   @CsvSource({
     "household, '', Give it a name",
     "zone, Atlantis, not a time zone",
-    "kitchen, TROY, Choose US"
+    "kitchen, TROY, Choose one of the list"
   })
   void settingsThatCannotBeAreSaidAtTheirField(String field, String typed, String said)
       throws Exception {

@@ -43,8 +43,8 @@ class PathTest extends AppTest {
           amount | 1/0 cup     | divides by zero
           amount | 1,500 g     | 1500
           amount | 999999 kg   | more than a tonne
-          ratio  | banana      | not a number
-          ratio  | 0           | Between
+          ratio  | banana      | as a ratio
+          ratio  | 0           | lies between
           cover  | 9999        | Between
           herbs[0].herb | foxglove | no herb of the catalogue
           clean  | -           | bone-dry

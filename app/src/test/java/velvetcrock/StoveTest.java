@@ -78,18 +78,25 @@ class StoveTest extends AppTest {
         .andExpect(jsonPath("$[0].mood").value("in"))
         .andExpect(jsonPath("$[0].source").value("Read by hand, just now"));
 
-    as(
-        keeper,
-        () -> {
-          households.settle("Test kitchen", "Europe/Oslo", "US");
-          return null;
-        });
+    send(
+            keeper,
+            "/kitchen/settings",
+            "household",
+            "Test kitchen",
+            "zone",
+            "Europe/Oslo",
+            "degrees",
+            "FAHRENHEIT")
+        .andExpect(status().is3xxRedirection());
     visit(keeper, "/stove/now")
         .andExpect(jsonPath("$[0].temperature").value("109.4"))
         .andExpect(jsonPath("$[0].unit").value("°F"));
-    send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "43", "key", "x")
+    // without a letter it is the household's own
+    send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "113", "key", "x")
+        .andExpect(status().is3xxRedirection());
+    send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "warm", "key", "y")
         .andExpect(status().isUnprocessableContent())
-        .andExpect(content().string(containsString("with its scale")));
+        .andExpect(content().string(containsString("such as 43 C or 110 F")));
   }
 
   @Test

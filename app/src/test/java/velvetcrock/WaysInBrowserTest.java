@@ -146,7 +146,8 @@ class WaysInBrowserTest extends BrowserPages {
       page.navigate("/bench");
       tap(page, "+ another herb");
       say(page, "Herb 2", "self-heal");
-      page.getByLabel("Parts or weight of herb 1").fill("3");
+      page.getByLabel("Amount or parts of herb 1").fill("45 g");
+      page.getByLabel("Amount or parts of herb 2").fill("a third as much");
       assertThat(page.locator("#result")).containsText("45 g Yarrow, 15 g Self-heal");
       tap(page, "+ another oil");
       say(page, "Carrier oil 2", "jojoba");

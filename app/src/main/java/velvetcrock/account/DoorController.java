@@ -3,6 +3,7 @@ package velvetcrock.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -77,14 +78,25 @@ class DoorController {
   }
 
   @GetMapping("/welcome")
-  String welcome(Model model) {
+  String welcome(Model model, HttpServletRequest request) {
     if (households.founded()) {
       return "redirect:/sign-in";
     }
+    Locale locale = request.getLocale();
+    model.addAttribute("country", locale.getDisplayCountry(Locale.ENGLISH));
     return founding(
-        new FoundingForm(null, "Europe/London", "METRIC", null, null, null),
+        new FoundingForm(null, "Europe/London", kitchen(locale), null, null, null),
         FieldErrors.none(),
         model);
+  }
+
+  /** Whose cups somebody means whose browser reads these languages. */
+  private static String kitchen(Locale locale) {
+    return switch (locale.getCountry()) {
+      case "US" -> "US";
+      case "GB" -> "IMPERIAL";
+      default -> "METRIC";
+    };
   }
 
   @PostMapping("/welcome")

@@ -72,7 +72,7 @@ class BatchController {
       BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
       BatchEvent event =
           form.event(
-              house.kitchen(),
+              house.units(),
               reckoning.carriers(),
               batch.state().charge().carriers().get(0).carrier(),
               id -> places.one(id).stand(),

@@ -46,6 +46,7 @@ import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.core.measure.Units;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
@@ -119,7 +120,7 @@ record LogForm(
       }
     }
 
-    private OilLooked looked() {
+    private OilLooked looked(Units.Degrees own) {
       boolean dry = clear != null;
       boolean wet = water != null;
       if (dry && wet) {
@@ -130,7 +131,7 @@ record LogForm(
       }
       return new OilLooked(
           still == null ? null : true,
-          still == null ? null : Temperatures.read(Typed.text(warm)),
+          still == null ? null : Temperatures.read(Typed.text(warm), own).middle(),
           crispNow == null ? null : true,
           dry ? Boolean.FALSE : wet ? true : null,
           dry ? Boolean.FALSE : null,
@@ -172,11 +173,12 @@ record LogForm(
    * @throws Refused at the field that cannot be read
    */
   BatchEvent event(
-      Kitchen kitchen,
+      Units units,
       CarrierBlend carriers,
       String carrierKey,
       Function<String, Stand> stand,
       Function<String, Jar> vessel) {
+    Kitchen kitchen = units.kitchen();
     return switch (Typed.text(kind)) {
       case "shaken" -> new Shaken();
       case "turned" -> new Turned();
@@ -185,7 +187,7 @@ record LogForm(
       case "bath-topped-up" -> new BathToppedUp();
       case "taken-off-heat" -> new TakenOffHeat();
       case "looked" -> looked();
-      case "oil-looked" -> oil.looked();
+      case "oil-looked" -> oil.looked(units.degrees());
       case "smelled" -> smelled();
       case "topped-up" -> {
         double ml = amount(kitchen, carriers);

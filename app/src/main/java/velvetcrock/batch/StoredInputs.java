@@ -60,7 +60,7 @@ final class StoredInputs {
       @Nullable LocalDate openedOn,
       @Nullable LocalDate pressedOn,
       @Nullable UUID lot,
-      @Nullable Boolean dateUnknown) {
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Boolean dateUnknown) {
     static OilInData of(OilIn v) {
       return new OilInData(
           v.carrier(),

@@ -1,8 +1,7 @@
 package velvetcrock.kitchen;
 
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -13,7 +12,9 @@ import java.util.EnumSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Units;
 import velvetcrock.core.outlook.Hours;
+import velvetcrock.web.Customs;
 
 /** A household. */
 @Entity
@@ -22,8 +23,7 @@ public class Household {
   private String name;
   private String zone;
 
-  @Enumerated(EnumType.STRING)
-  private Kitchen kitchen;
+  @Embedded private Reading reading;
 
   private boolean demo;
   private Instant createdAt;
@@ -40,7 +40,7 @@ public class Household {
     this.id = id;
     this.name = name;
     this.zone = zone.getId();
-    this.kitchen = kitchen;
+    this.reading = Reading.usual(kitchen);
     this.demo = demo;
     this.createdAt = createdAt;
     keep(Hours.USUAL);
@@ -63,7 +63,17 @@ public class Household {
 
   /** Its kitchen measures. */
   public Kitchen kitchen() {
-    return kitchen;
+    return reading.units().kitchen();
+  }
+
+  /** In what it reads amounts. */
+  public Units units() {
+    return reading.units();
+  }
+
+  /** How it writes dates and money, and on what it prints. */
+  public Customs customs() {
+    return reading.customs();
   }
 
   /** Whether it is the demo. */
@@ -90,9 +100,9 @@ public class Household {
     awayUntil = hours.awayUntil();
   }
 
-  void settle(String newName, ZoneId newZone, Kitchen newKitchen) {
+  void settle(String newName, ZoneId newZone, Reading newReading) {
     name = newName;
     zone = newZone.getId();
-    kitchen = newKitchen;
+    reading = newReading;
   }
 }

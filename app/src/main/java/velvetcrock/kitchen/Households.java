@@ -60,7 +60,7 @@ public class Households {
 
   /** Formats for a household, now. */
   public Formats formats(Household household) {
-    return new Formats(household.kitchen(), household.zone(), clock.instant());
+    return new Formats(household.units(), household.customs(), household.zone(), clock.instant());
   }
 
   /** The day it is in a household. */
@@ -92,16 +92,17 @@ public class Households {
   /**
    * Changes the household's settings.
    *
-   * @throws Refused at {@code household}, {@code zone} or {@code kitchen}
+   * @throws Refused at {@code household}, {@code zone} or a field of {@link ReadingTyped}
    */
   @Transactional
-  public void settle(String name, String zone, String kitchen) {
+  void settle(String name, String zone, ReadingTyped typed) {
     Problems problems = new Problems();
+    Household household = current();
     String called = Named.of(problems, "household", name);
     ZoneId zoneId = problems.attempt("zone", () -> zone(zone));
-    Kitchen measures = problems.attempt("kitchen", () -> kitchen(kitchen));
+    Reading reading = problems.attempt(() -> typed.read(household));
     problems.refuseIfAny();
-    current().settle(called, zoneId, measures);
+    household.settle(called, zoneId, reading);
   }
 
   private static ZoneId zone(String zone) {

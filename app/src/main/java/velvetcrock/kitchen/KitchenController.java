@@ -13,6 +13,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.core.measure.Temperatures;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
@@ -43,6 +44,7 @@ class KitchenController {
   /** Whatever is typed on the kitchen's page. */
   record KitchenForm(
       @Flat House house,
+      @Flat ReadingTyped reading,
       @Flat NewPlace place,
       @Flat NewVessel vessel,
       @Nullable String jar,
@@ -53,7 +55,7 @@ class KitchenController {
       @Flat Hours hours) {
 
     /** The household itself. */
-    record House(@Nullable String household, @Nullable String zone, @Nullable String kitchen) {}
+    record House(@Nullable String household, @Nullable String zone) {}
 
     /** A place to be added. */
     record NewPlace(@Nullable String placeName, @Nullable String light, @Nullable String celsius) {}
@@ -91,7 +93,7 @@ class KitchenController {
             households.settle(
                 Typed.text(form.house().household()),
                 Typed.text(form.house().zone()),
-                Typed.text(form.house().kitchen())),
+                form.reading()),
         "Saved.",
         form,
         model,
@@ -236,13 +238,11 @@ class KitchenController {
     }
   }
 
-  private static double celsius(@Nullable String typed) {
-    try {
-      return Double.parseDouble(Typed.text(typed).replace(',', '.').replace("°C", "").strip());
-    } catch (NumberFormatException e) {
-      throw new Refused(
-          "celsius", "“" + Typed.text(typed) + "” is not a temperature in °C, such as 17.");
-    }
+  private double celsius(@Nullable String typed) {
+    return Typed.at(
+        "celsius",
+        () ->
+            Temperatures.read(Typed.text(typed), households.current().units().degrees()).middle());
   }
 
   private static KitchenForm empty() {

@@ -74,9 +74,7 @@ class ProductLogReader {
 
   /** A temperature; a bare number is in the household's degrees. */
   private double celsius(String typed) {
-    boolean bare = typed.matches("\\d+([.,]\\d+)?");
-    String unit = households.formats(households.current()).degreeUnit();
-    return Temperatures.read(bare ? typed + " " + unit : typed);
+    return Temperatures.read(typed, households.current().units().degrees()).middle();
   }
 
   private static double harder(ProductForm form) {

@@ -83,7 +83,7 @@ class StoveController {
     Household house = households.current();
     BatchRecord batch = pots.of(code).batch();
     return Forms.saved(
-        () -> stove.log(batch, form, house.zone()),
+        () -> stove.log(batch, form, house),
         back.equals("stove") ? "/stove" : "/stove/" + batch.code(),
         flash,
         response,

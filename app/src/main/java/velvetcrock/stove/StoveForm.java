@@ -11,6 +11,7 @@ import velvetcrock.core.batch.Bath;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.core.measure.Units;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
@@ -112,10 +113,11 @@ record StoveForm(
     }
   }
 
-  double celsius() {
+  double celsius(Units.Degrees own) {
     Problems problems = new Problems();
     Double celsius =
-        problems.attempt("temperature", () -> Temperatures.read(Typed.text(temperature)));
+        problems.attempt(
+            "temperature", () -> Temperatures.read(Typed.text(temperature), own).middle());
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(celsius);
   }

@@ -2,7 +2,6 @@ package velvetcrock.stove;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,6 +33,7 @@ import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Appliances.Owned;
+import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Places;
 import velvetcrock.web.Typed;
 
@@ -65,8 +65,8 @@ class StoveService {
    * @throws Refused at the field that cannot be read
    */
   @Transactional
-  public String log(BatchRecord batch, StoveForm form, ZoneId zone) {
-    Instant at = form.at(zone);
+  public String log(BatchRecord batch, StoveForm form, Household house) {
+    Instant at = form.at(house.zone());
     String key = Typed.text(form.key());
     return switch (Typed.text(form.kind())) {
       case "put-on" -> putOn(batch, form, at, key);
@@ -81,7 +81,7 @@ class StoveService {
         append(batch, new HeatAnswered(form.excursion(), form.answered()), at, key);
         yield "The answer is in the log.";
       }
-      case "read" -> read(batch, form, at);
+      case "read" -> read(batch, form.celsius(house.units().degrees()), at);
       default -> throw new Refused("kind", "Choose what to log.");
     };
   }
@@ -142,7 +142,7 @@ class StoveService {
     return pots == 1 ? "The bath is full again." : "The bath is full again for " + pots + " pots.";
   }
 
-  private String read(BatchRecord batch, StoveForm form, @Nullable Instant at) {
+  private String read(BatchRecord batch, double celsius, @Nullable Instant at) {
     Instant when = at == null ? clock.instant() : at;
     if (when.isAfter(clock.instant().plus(CLOCK_DIFFERENCE))) {
       throw new Refused("happened", "That has not happened yet.");
@@ -150,7 +150,7 @@ class StoveService {
     if (when.isBefore(readings.earliest(batch))) {
       throw new Refused("happened", BatchReadings.tooEarly(batch));
     }
-    int added = readings.add(batch, List.of(new Reading(when, form.celsius())));
+    int added = readings.add(batch, List.of(new Reading(when, celsius)));
     return added == 1 ? "Read and noted." : "There is a reading of that time already.";
   }
 }

@@ -25,6 +25,7 @@ import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Units;
 import velvetcrock.core.moisture.DryingCurve;
 import velvetcrock.core.outlook.SafeFor;
 
@@ -63,6 +64,63 @@ public class Choices {
   /** Whose cups and spoons are in the drawer. */
   public List<Choice> kitchens() {
     return all(Kitchen.values(), EnumWords::of);
+  }
+
+  /** In what weights can be read. */
+  public List<Choice> weights() {
+    return all(Units.Weights.values(), EnumWords::plain);
+  }
+
+  /** In what volumes can be read. */
+  public List<Choice> volumes() {
+    return all(Units.Volumes.values(), v -> v == Units.Volumes.CUPS ? "cups and spoons" : "ml");
+  }
+
+  /** In what temperatures can be read. */
+  public List<Choice> degrees() {
+    return all(Units.Degrees.values(), d -> d == Units.Degrees.CELSIUS ? "°C" : "°F");
+  }
+
+  /** In what lengths can be read. */
+  public List<Choice> lengths() {
+    return all(Units.Lengths.values(), EnumWords::plain);
+  }
+
+  /** How a date can be written. */
+  public List<Choice> dates() {
+    return all(
+        Customs.Dates.values(),
+        d ->
+            switch (d) {
+              case DAY_FIRST -> "5 December 2026";
+              case MONTH_FIRST -> "December 5, 2026";
+              case YEAR_FIRST -> "2026-12-05";
+            });
+  }
+
+  /** How the time of day can be written. */
+  public List<Choice> clocks() {
+    return all(Customs.Clock.values(), c -> c == Customs.Clock.HOURS_24 ? "14:05" : "2:05 pm");
+  }
+
+  /** What can be printed on. */
+  public List<Choice> papers() {
+    return all(Customs.Paper.values(), p -> p == Customs.Paper.A4 ? "A4" : "Letter");
+  }
+
+  /** Whose English can be written. */
+  public List<Choice> spellings() {
+    return all(
+        Customs.Spelling.values(),
+        s -> s == Customs.Spelling.BRITISH ? "British English" : "American English");
+  }
+
+  /** On which day a week can begin. */
+  public List<Choice> weekdays() {
+    return List.of(
+        new Choice("MONDAY", "Monday"),
+        new Choice("SATURDAY", "Saturday"),
+        new Choice("SUNDAY", "Sunday"));
   }
 
   /** How a jar is moved by hand. */

@@ -1,35 +1,23 @@
 package velvetcrock.web;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.measure.CookWords;
+import velvetcrock.core.measure.CustomaryWords;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.core.measure.Units;
 
 /**
  * Writes figures and dates the way one household reads them: its kitchen measures beside the metric
  * ones, its time zone, no more digits than anybody can weigh.
  */
 public final class Formats {
-  private static final DateTimeFormatter DAY_MONTH =
-      DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
-  private static final DateTimeFormatter WITH_YEAR =
-      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
-  private static final DateTimeFormatter MONTH =
-      DateTimeFormatter.ofPattern("MMMM uuuu", Locale.UK);
-  private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
-  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
-  private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE", Locale.UK);
-
   /** Below this many hours people count in hours, above it in days. */
   private static final double HOURS_IN_HOURS = 48;
 
@@ -42,9 +30,12 @@ public final class Formats {
   private static final double STEPS_IN_A_SPAN = 5;
 
   private static final double SMALL = 1;
+  private static final double LEAST_SPOON_ML = 0.6;
   private static final double KILO = 2000;
 
-  private final Kitchen kitchen;
+  private final Units units;
+  private final Customs customs;
+  private final DateWords dates;
   private final ZoneId zone;
   private final Instant now;
   private final LocalDate today;
@@ -54,12 +45,29 @@ public final class Formats {
     this(kitchen, zone, today.atStartOfDay(zone).toInstant());
   }
 
-  /** Formats for one household at a moment. */
+  /** Formats for one household at a moment, as all were before each thing could be chosen. */
   public Formats(Kitchen kitchen, ZoneId zone, Instant now) {
-    this.kitchen = kitchen;
+    this(Units.former(kitchen), Customs.FORMER, zone, now);
+  }
+
+  /** Formats for one household at a moment. */
+  public Formats(Units units, Customs customs, ZoneId zone, Instant now) {
+    this.units = units;
+    this.customs = customs;
+    this.dates = DateWords.of(customs);
     this.zone = zone;
     this.now = now;
     this.today = LocalDate.ofInstant(now, zone);
+  }
+
+  /** In what it reads amounts. */
+  public Units units() {
+    return units;
+  }
+
+  /** How it writes dates and money, and on what it prints. */
+  public Customs customs() {
+    return customs;
   }
 
   /** The moment they are for. */
@@ -79,17 +87,25 @@ public final class Formats {
 
   /** A volume, such as {@code 300 ml} or {@code 1.2 l}, in steps that a jug shows. */
   public String ml(double ml) {
+    if (inCups()) {
+      return ml < LEAST_SPOON_ML
+          ? CookWords.of(Range.exactly(ml), units.kitchen())
+          : CookWords.of(ml, units.kitchen());
+    }
     return ml >= 2000 ? number(ml / 1000, 2) + " l" : number(ml, ml < 10 ? 1 : 0) + " ml";
   }
 
   /** A volume as a range, or one figure where it is one. */
   public String ml(Range ml) {
+    if (inCups()) {
+      return same(ml) ? ml(ml.middle()) : CookWords.of(ml, units.kitchen());
+    }
     return span(ml, ml(ml.middle()), " ml");
   }
 
   /** A volume in the household's cups and spoons; empty in a metric kitchen. */
   public String cups(double ml) {
-    return kitchen == Kitchen.METRIC ? "" : CookWords.of(ml, kitchen);
+    return inCups() || units.kitchen() == Kitchen.METRIC ? "" : CookWords.of(ml, units.kitchen());
   }
 
   /** A volume with the household's cups behind it. */
@@ -100,6 +116,9 @@ public final class Formats {
 
   /** A weight, such as {@code 60 g}. */
   public String g(double grams) {
+    if (inOunces()) {
+      return CustomaryWords.ofGrams(grams);
+    }
     return grams >= 2000
         ? number(grams / 1000, 2) + " kg"
         : number(grams, grams < 20 ? 1 : 0) + " g";
@@ -109,38 +128,57 @@ public final class Formats {
    * A weight to the gram, however heavy: of vessel and all, where what counts is the difference.
    */
   public String gram(double grams) {
-    return number(grams, 0) + " g";
+    return inOunces() ? CustomaryWords.closely(grams) : number(grams, 0) + " g";
   }
 
   /** A weight as a range, or one figure where it is one. */
   public String g(Range grams) {
+    if (inOunces()) {
+      return same(grams) ? g(grams.middle()) : CustomaryWords.ofGrams(grams);
+    }
     return span(grams, g(grams.middle()), " g");
   }
 
   /** A length, mm. */
   public String mm(double mm) {
-    return number(mm, 0) + " mm";
+    return inInches() ? CustomaryWords.ofMm(mm) : number(mm, 0) + " mm";
   }
 
   /** A length as a range, or one figure where it is one. */
   public String mm(Range mm) {
-    return span(mm, mm(mm.middle()), " mm");
+    return inInches() ? CustomaryWords.ofMm(mm) : span(mm, mm(mm.middle()), " mm");
+  }
+
+  private boolean inCups() {
+    return units.volumes() == Units.Volumes.CUPS;
+  }
+
+  private boolean inOunces() {
+    return units.weights() == Units.Weights.OUNCES;
+  }
+
+  private boolean inInches() {
+    return units.lengths() == Units.Lengths.INCHES;
+  }
+
+  private static boolean same(Range range) {
+    return range.high() - range.low() < SAME_WITHIN * range.high();
   }
 
   /** The middle of a weight with no more digits than its width bears. */
   public String aboutG(Range grams) {
     double width = grams.high() - grams.low();
-    return width < SAME_WITHIN * grams.high() || grams.high() >= KILO
+    return inOunces() || same(grams) || grams.high() >= KILO
         ? g(grams.middle())
         : number(grams.middle(), width > STEPS_IN_A_SPAN / 2 ? 0 : 1) + " g";
   }
 
   /** Two ends with no more digits than their distance bears; one figure where they are one. */
   private String span(Range range, String one, String unit) {
-    double width = range.high() - range.low();
-    if (width < SAME_WITHIN * range.high()) {
+    if (same(range)) {
       return one;
     }
+    double width = range.high() - range.low();
     int digits = (int) Math.floor(Math.log10(width / STEPS_IN_A_SPAN));
     int decimals = Math.max(0, Math.min(range.high() < SMALL ? 2 : 1, -digits));
     double step = Math.pow(10, Math.max(0, digits));
@@ -153,19 +191,23 @@ public final class Formats {
     return low.equals(high) ? one : low + "–" + high + unit;
   }
 
-  /** A temperature in the household's degrees: Fahrenheit in a US kitchen, else Celsius. */
+  /** A temperature in the household's degrees. */
   public String degrees(double celsius) {
     return number(inDegrees(celsius), 0) + " " + degreeUnit();
   }
 
   /** A temperature as a bare figure in the household's degrees. */
   public double inDegrees(double celsius) {
-    return kitchen == Kitchen.US ? Temperatures.fahrenheitOfCelsius(celsius) : celsius;
+    return inFahrenheit() ? Temperatures.fahrenheitOfCelsius(celsius) : celsius;
   }
 
   /** The household's degrees: {@code °C} or {@code °F}. */
   public String degreeUnit() {
-    return kitchen == Kitchen.US ? "°F" : "°C";
+    return inFahrenheit() ? "°F" : "°C";
+  }
+
+  private boolean inFahrenheit() {
+    return units.degrees() == Units.Degrees.FAHRENHEIT;
   }
 
   /** Two temperatures as a span, such as {@code 38–50 °C}. */
@@ -212,22 +254,40 @@ public final class Formats {
 
   /** A bare number with at most so many decimals and no needless zeros. */
   public String number(double value, int decimals) {
-    BigDecimal rounded =
-        BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros();
-    return (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString().replace("-", "−");
+    return Figured.plain(value, decimals);
   }
 
-  /** Money of which hundredths are given, with two decimals. */
+  /** Money of which hundredths are given, with its currency where the household has said one. */
   public String money(double minor) {
-    return String.format(Locale.ROOT, "%.2f", minor / 100);
+    return Figured.money(minor, customs);
   }
 
-  /** The value of a reckoning's line with its unit. */
+  /** So many of something, in the singular or the plural. */
+  public String count(long count, String one, String other) {
+    return count + " " + (Figured.one(count) ? one : other);
+  }
+
+  /**
+   * The value of a reckoning's line with its unit; in the household's unit too where it is other.
+   */
   public String value(Reckoning.Line line) {
     Range value = line.value();
     String figures =
         value.exact() ? figure(value.low()) : figure(value.low()) + "–" + figure(value.high());
-    return line.unit().isEmpty() ? figures : figures + " " + line.unit();
+    String metric = line.unit().isEmpty() ? figures : figures + " " + line.unit();
+    String own =
+        switch (line.unit()) {
+          case "g" -> inOunces() && value.low() > 0 ? g(value) : "";
+          case "ml" -> inCups() && value.low() > 0 ? ml(value) : "";
+          case "mm" -> inInches() && value.low() > 0 ? mm(value) : "";
+          case "°C" -> inFahrenheit() ? degrees(value) : "";
+          default -> "";
+        };
+    return own.isEmpty() ? metric : own + " (" + metric + ")";
+  }
+
+  private String degrees(Range celsius) {
+    return celsius.exact() ? degrees(celsius.low()) : degrees(celsius.low(), celsius.high());
   }
 
   private String figure(double value) {
@@ -237,23 +297,22 @@ public final class Formats {
 
   /** A date, with its year where that is not this year. */
   public String date(LocalDate date) {
-    return date.getYear() == today.getYear() ? date.format(DAY_MONTH) : date.format(WITH_YEAR);
+    return date.getYear() == today.getYear() ? dates.day(date) : dates.full(date);
   }
 
   /** A date with its year, as on a label. */
   public String fullDate(LocalDate date) {
-    return date.format(WITH_YEAR);
+    return dates.full(date);
   }
 
   /** A month with its year, such as {@code May 2027}. */
   public String month(LocalDate date) {
-    return date.format(MONTH);
+    return dates.month(date);
   }
 
   /** A date in short, such as {@code 5 Dec}; with its year where that is not this year. */
   public String shortDate(LocalDate date) {
-    String day = date.format(SHORT);
-    return date.getYear() == today.getYear() ? day : day + " " + date.getYear();
+    return date.getYear() == today.getYear() ? dates.brief(date) : dates.briefWithYear(date);
   }
 
   /** Two dates as a range, or one where they are one. */
@@ -262,7 +321,8 @@ public final class Formats {
       return date(from);
     }
     boolean sameMonth = from.getYear() == to.getYear() && from.getMonth() == to.getMonth();
-    return (sameMonth ? String.valueOf(from.getDayOfMonth()) : date(from)) + "–" + date(to);
+    boolean dayOnly = sameMonth && customs.dates() == Customs.Dates.DAY_FIRST;
+    return (dayOnly ? String.valueOf(from.getDayOfMonth()) : date(from)) + "–" + date(to);
   }
 
   /** A date as seen from today: today, tomorrow, a weekday, or the date. */
@@ -277,19 +337,19 @@ public final class Formats {
     if (days == -1) {
       return "yesterday";
     }
-    return days > 1 && days < 7 ? date.format(WEEKDAY) : date(date);
+    return days > 1 && days < 7 ? dates.weekday(date) : date(date);
   }
 
   /** A moment: the time if it is today's, else the date, else both for the thread. */
   public String moment(Instant at) {
     LocalDate date = date(at);
-    String time = at.atZone(zone).format(TIME);
+    String time = dates.time(at.atZone(zone));
     return date.equals(today) ? "today " + time : nearDate(date) + " " + time;
   }
 
   /** The time of day: {@code 14:05}. */
   public String clock(Instant at) {
-    return at.atZone(zone).format(TIME);
+    return dates.time(at.atZone(zone));
   }
 
   /** The day on which a moment falls in the household. */

@@ -47,6 +47,7 @@ import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Units;
 
 /** An entry for the log is read as it was typed, or refused at its field. */
 class LogFormTest {
@@ -64,7 +65,12 @@ class LogFormTest {
 
   private static BatchEvent event(String... fields) {
     return form(fields)
-        .event(Kitchen.METRIC, RAPESEED, "rapeseed", id -> SHELF, key -> CATALOGUE.jar("jar-500"));
+        .event(
+            Units.metric(Kitchen.METRIC),
+            RAPESEED,
+            "rapeseed",
+            id -> SHELF,
+            key -> CATALOGUE.jar("jar-500"));
   }
 
   static Stream<Arguments> read() {

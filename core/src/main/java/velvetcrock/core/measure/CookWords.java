@@ -2,6 +2,7 @@ package velvetcrock.core.measure;
 
 import java.util.List;
 import velvetcrock.core.Figures;
+import velvetcrock.core.Range;
 
 /**
  * Says a volume as a cook would: cups in thirds and quarters, then spoons. Rounds to the nearest
@@ -26,6 +27,11 @@ public final class CookWords {
           new Fraction(0.5, "½"),
           new Fraction(0.75, "¾"),
           new Fraction(1, ""));
+
+  private static final List<Fraction> OF_A_CUP_IN_SPANS = OF_A_SPOON;
+  private static final List<Fraction> HALVES =
+      List.of(new Fraction(0, ""), new Fraction(0.5, "½"), new Fraction(1, ""));
+  private static final List<Fraction> WHOLE = List.of(new Fraction(0, ""), new Fraction(1, ""));
 
   private static final double NEAR_ENOUGH = 0.06;
 
@@ -52,6 +58,41 @@ public final class CookWords {
       return spoons(ml, tablespoon, teaspoon);
     }
     return counted(Math.max(0.25, ml / teaspoon), OF_A_SPOON, "0") + " tsp";
+  }
+
+  /**
+   * A span of volume in one unit, so that it can be read back: cups in quarters, tablespoons in
+   * halves, teaspoons in quarters, or drops.
+   *
+   * @return such as {@code 2–2¼ cups}; one amount where both ends are one
+   */
+  public static String of(Range ml, Kitchen kitchen) {
+    double cup = KitchenUnit.CUP.size(kitchen);
+    double tablespoon = KitchenUnit.TABLESPOON.size(kitchen);
+    double teaspoon = KitchenUnit.TEASPOON.size(kitchen);
+    if (ml.high() >= 0.72 * cup) {
+      return between(ml, cup, OF_A_CUP_IN_SPANS, " cup", " cups");
+    }
+    if (ml.high() >= 2 * tablespoon) {
+      return between(ml, tablespoon, HALVES, " tbsp", " tbsp");
+    }
+    if (ml.high() >= teaspoon / 4) {
+      return between(ml, teaspoon, OF_A_SPOON, " tsp", " tsp");
+    }
+    return between(ml, KitchenUnit.DROP.size(kitchen), WHOLE, " drop", " drops");
+  }
+
+  private static String between(
+      Range ml, double unit, List<Fraction> fractions, String one, String many) {
+    String low = counted(ml.low() / unit, fractions, "0");
+    String high = counted(ml.high() / unit, fractions, "0");
+    if (low.equals(high) || low.equals("0")) {
+      String most = high.equals("0") ? fractions.get(1).sign() : high;
+      String only = most.isEmpty() ? "1" : most;
+      boolean single = only.equals("1") || !Character.isDigit(only.charAt(0));
+      return only + (single ? one : many);
+    }
+    return low + "–" + high + many;
   }
 
   /** The nearest fraction of a cup where it is near enough; else the one below and tablespoons. */

@@ -7,6 +7,10 @@ import velvetcrock.core.Refused;
 /** A ratio of herb to oil as people say it: {@code 1:5}, {@code one part to two}, {@code 5}. */
 public final class RatioText {
   private static final Pattern BETWEEN = Pattern.compile("\\s*(?::|/|\\bto\\b|\\bin\\b)\\s*");
+
+  /** No ratio goes into thousands: three decimals are decimals here. */
+  private static final Pattern FIGURES = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,6})?");
+
   private static final double LEAST = 0.01;
 
   private RatioText() {}
@@ -46,6 +50,9 @@ public final class RatioText {
   }
 
   private static double side(MeasureReader parts, String side) {
+    if (FIGURES.matcher(side).matches()) {
+      return Double.parseDouble(side.replace(',', '.'));
+    }
     Measure measure = parts.readAny(side);
     if (measure.kind() != Measure.Kind.PARTS) {
       throw refuse(side);

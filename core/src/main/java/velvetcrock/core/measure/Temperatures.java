@@ -1,7 +1,9 @@
 package velvetcrock.core.measure;
 
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 
 /** Degrees Celsius and Fahrenheit, computed and as people write them. */
@@ -16,10 +18,36 @@ public final class Temperatures {
   public static final double HOTTEST_C = 400;
 
   private static final int LONGEST_TEXT = 80;
+  private static final String FIGURES = "([-−]?\\d{1,4}(?:[.,]\\d{1,3})?)";
   private static final Pattern WRITTEN =
       Pattern.compile(
-          "([-−]?\\d{1,4}(?:[.,]\\d{1,3})?)\\s*(?:°|degrees?|deg)?\\s*(c|f|celsius|fahrenheit)",
+          "(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)?\\s*"
+              + FIGURES
+              + "(?:\\s*(?:-|–|to)\\s*"
+              + FIGURES
+              + ")?\\s*(?:°|degrees?|deg\\.?)?\\s*(c|f|celsius|fahrenheit|centigrade)?(?: or so)?",
           Pattern.CASE_INSENSITIVE);
+  private static final int SCALE = 3;
+  private static final Pattern GAS =
+      Pattern.compile(
+          "(?:gas(?: mark)?|mark|regulo)\\s*(\\d|1/2|1/4|½|¼)", Pattern.CASE_INSENSITIVE);
+
+  /** What an oven’s gas marks come to, °C (common practice); a dial is right within 10 °C. */
+  private static final Map<String, Double> GAS_MARKS =
+      Map.ofEntries(
+          Map.entry("1/4", 110.0),
+          Map.entry("1/2", 120.0),
+          Map.entry("1", 140.0),
+          Map.entry("2", 150.0),
+          Map.entry("3", 165.0),
+          Map.entry("4", 180.0),
+          Map.entry("5", 190.0),
+          Map.entry("6", 200.0),
+          Map.entry("7", 220.0),
+          Map.entry("8", 230.0),
+          Map.entry("9", 240.0));
+
+  private static final double DIAL_WITHIN = 10;
 
   private Temperatures() {}
 
@@ -34,24 +62,42 @@ public final class Temperatures {
   }
 
   /**
-   * Reads a temperature such as {@code 43 C}, {@code 110 °F} or {@code 43,5 celsius}.
+   * Reads a temperature such as {@code 43 C}, {@code 110 °F}, {@code about 43,5}, {@code 40–45 C}
+   * or {@code gas mark 3}.
    *
+   * @param own the scale of what has no letter
    * @return °C
-   * @throws Refused at field {@code text} if it is none, names no scale, or is outside −60 to 400
-   *     °C
+   * @throws Refused at field {@code text} if it is none or is outside −60 to 400 °C
    */
-  public static double read(String typed) {
-    Matcher matcher = WRITTEN.matcher(typed.strip());
-    if (typed.length() > LONGEST_TEXT || !matcher.matches()) {
-      throw new Refused("text", "Write a temperature with its scale, such as 43 C or 110 F.");
+  public static Range read(String typed, Units.Degrees own) {
+    String text = typed.strip();
+    Matcher gas = GAS.matcher(text);
+    if (text.length() <= LONGEST_TEXT && gas.matches()) {
+      Double celsius = GAS_MARKS.get(gas.group(1).replace("½", "1/2").replace("¼", "1/4"));
+      if (celsius != null) {
+        return new Range(celsius - DIAL_WITHIN, celsius + DIAL_WITHIN);
+      }
     }
-    double number = Double.parseDouble(matcher.group(1).replace(',', '.').replace('−', '-'));
-    char scale = Character.toLowerCase(matcher.group(2).charAt(0));
-    double celsius = scale == 'f' ? celsiusOfFahrenheit(number) : number;
-    if (celsius < COLDEST_C || celsius > HOTTEST_C) {
+    Matcher matcher = WRITTEN.matcher(text);
+    if (text.length() > LONGEST_TEXT || !matcher.matches()) {
+      throw new Refused("text", "Write a temperature, such as 43 C or 110 F.");
+    }
+    boolean fahrenheit =
+        matcher.group(SCALE) == null
+            ? own == Units.Degrees.FAHRENHEIT
+            : Character.toLowerCase(matcher.group(SCALE).charAt(0)) == 'f';
+    double low = celsius(matcher.group(1), fahrenheit);
+    double high = matcher.group(2) == null ? low : celsius(matcher.group(2), fahrenheit);
+    if (low < COLDEST_C || high > HOTTEST_C || high < low) {
       throw new Refused(
-          "text", "“" + typed.strip() + "” is outside −60 to 400 °C. Check number and scale.");
+          "text",
+          "“" + text + "” is outside −60 to 400 °C, or from high to low. Check number and scale.");
     }
-    return celsius;
+    return new Range(low, high);
+  }
+
+  private static double celsius(String figures, boolean fahrenheit) {
+    double number = Double.parseDouble(figures.replace(',', '.').replace('−', '-'));
+    return fahrenheit ? celsiusOfFahrenheit(number) : number;
   }
 }

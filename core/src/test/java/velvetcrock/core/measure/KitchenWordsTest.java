@@ -69,13 +69,34 @@ class KitchenWordsTest {
   @ParameterizedTest
   @CsvSource({"43 C, 43", "110 F, 43.333", "43°C, 43", "'43,5 celsius', 43.5", "−4 °c, -4"})
   void temperaturesAreReadWithTheirScale(String text, double celsius) {
-    assertThat(Temperatures.read(text)).isCloseTo(celsius, within(0.001));
+    assertThat(Temperatures.read(text, Units.Degrees.CELSIUS).middle())
+        .isCloseTo(celsius, within(0.001));
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"43", "warm", "", "9999 C", "NaN C", "4 3 C"})
+  @CsvSource({
+    "43, CELSIUS, 43, 43",
+    "110, FAHRENHEIT, 43.333, 43.333",
+    "43 C, FAHRENHEIT, 43, 43",
+    "about 60, CELSIUS, 60, 60",
+    "~ 60 degrees, CELSIUS, 60, 60",
+    "40-45 C, FAHRENHEIT, 40, 45",
+    "100 to 110, FAHRENHEIT, 37.778, 43.333",
+    "gas mark 3, FAHRENHEIT, 155, 175",
+    "gas 4, CELSIUS, 170, 190",
+    "Gas mark ½, CELSIUS, 110, 130",
+    "60 or so, CELSIUS, 60, 60",
+  })
+  void withoutALetterItIsTheHouseholds(String text, Units.Degrees own, double low, double high) {
+    assertThat(Temperatures.read(text, own).low()).isCloseTo(low, within(0.001));
+    assertThat(Temperatures.read(text, own).high()).isCloseTo(high, within(0.001));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"warm", "gas mark 12", "50-40 C", "mark", "", "9999 C", "NaN C", "4 3 C"})
   void aTemperatureWithoutScaleOrSenseIsRefused(String text) {
-    assertThatThrownBy(() -> Temperatures.read(text)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> Temperatures.read(text, Units.Degrees.CELSIUS))
+        .isInstanceOf(Refused.class);
   }
 
   @ParameterizedTest

@@ -95,6 +95,8 @@ class RowsTest {
     "1 in 10, 10",
     "one part herb to five parts oil, 5",
     "1/4, 4",
+    "21.545, 21.545",
+    "1:1.250, 1.25",
   })
   void aRatioAsItIsSaid(String said, double oil) {
     assertThat(RatioText.read(said, 1000)).isCloseTo(oil, within(1e-9));
