@@ -72,8 +72,7 @@ final class Answers {
 
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Charge(
-      double oilMl,
-      double oilMassG,
+      @JsonUnwrapped PouredOil oil,
       @JsonUnwrapped Room room,
       double coveringOilPerHerb,
       boolean covers,
@@ -92,6 +91,13 @@ final class Answers {
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record Room(double bedMl, double voidMl, double coverMl, @Nullable Double setsAtC) {}
+
+    /**
+     * The oil.
+     *
+     * @param oilPerHerb ml to a g of herb, given or as it follows from amounts
+     */
+    record PouredOil(double oilMl, double oilMassG, double oilPerHerb) {}
 
     /** The water that the herb brings. */
     record Water(double waterMl, double waterPercentOfOil) {}

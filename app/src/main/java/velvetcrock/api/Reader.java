@@ -5,12 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.keeping.CarrierDates;
 import velvetcrock.core.materia.Carrier;
@@ -167,6 +169,33 @@ final class Reader {
                         .toList()));
   }
 
+  /** Whether any carrier is given by an amount in place of a share. */
+  static boolean byAmount(@Nullable List<Requests.CarrierIn> carriers) {
+    return carriers != null
+        && carriers.stream().anyMatch(c -> c != null && (c.ml() != null || c.massG() != null));
+  }
+
+  /** The oil that carriers given by amounts come to; null where one of them is none. */
+  @Nullable Ratio oil(@Nullable List<Requests.CarrierIn> carriers) {
+    double ml = dated(carriers).stream().mapToDouble(CarrierDates::share).sum();
+    return problems.none() ? problems.attempt("carriers", () -> new Ratio.Oil(ml)) : null;
+  }
+
+  /** A carrier’s share by volume, or its ml at 20 °C where all are given by amounts. */
+  private double share(Requests.CarrierIn in, Carrier carrier, boolean byAmount, String at) {
+    if (!byAmount) {
+      return in.share() == null ? 1 : in.share();
+    }
+    boolean one = (in.ml() == null) != (in.massG() == null) && in.share() == null;
+    if (!problems.require(
+        one, at, "Give ml or massG for every carrier, or a share for every one.")) {
+      return 1;
+    }
+    return in.ml() != null
+        ? in.ml()
+        : Objects.requireNonNull(in.massG()) / carrier.densityAt(Carrier.ROOM_C);
+  }
+
   List<CarrierDates> dated(@Nullable List<Requests.CarrierIn> carriers) {
     return dated(carriers, null);
   }
@@ -189,7 +218,7 @@ final class Reader {
         continue;
       }
       Carrier carrier = problems.attempt(at + ".carrier", () -> catalogue.carrier(in.carrier()));
-      double share = in.share() == null ? 1 : in.share();
+      double share = carrier == null ? 1 : share(in, carrier, byAmount(sent), at);
       LocalDate bestBefore = date(at + ".bestBefore", in.bestBefore());
       LocalDate openedOn = date(at + ".openedOn", in.openedOn());
       LocalDate pressedOn = date(at + ".pressedOn", in.pressedOn());

@@ -64,7 +64,10 @@ class ReckonController {
     Reader reader = new Reader(catalogues.current());
     List<HerbPortion> herbs = reader.herbs(request.herbs());
     CarrierBlend blend = reader.blend(request.carriers());
-    Ratio ratio = ratio(request.ratio(), reader);
+    Ratio ratio =
+        request.ratio() == null && Reader.byAmount(request.carriers())
+            ? reader.oil(request.carriers())
+            : ratio(request.ratio(), reader);
     Optional<Jar> jar = jar(request.jar(), reader);
     Method method = reader.method("method", request.method(), Method.COLD);
     Purpose purpose = reader.choice("use", Purpose.class, request.use(), Purpose.SKIN);
@@ -93,8 +96,7 @@ class ReckonController {
             Objects.requireNonNull(method).celsius(),
             additions);
     return new Answers.Charge(
-        charge.oilMl(),
-        charge.oilMassG(),
+        new Answers.Charge.PouredOil(charge.oilMl(), charge.oilMassG(), charge.oilPerHerb()),
         new Answers.Charge.Room(
             charge.room().bedMl(),
             charge.room().voidMl(),

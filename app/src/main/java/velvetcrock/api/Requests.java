@@ -35,6 +35,8 @@ final class Requests {
   record CarrierIn(
       @Nullable String carrier,
       @Nullable Double share,
+      @Nullable Double ml,
+      @Nullable Double massG,
       @Nullable LocalDate bestBefore,
       @Nullable LocalDate openedOn,
       @Nullable LocalDate pressedOn,

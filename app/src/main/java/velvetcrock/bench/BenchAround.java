@@ -30,7 +30,7 @@ class BenchAround {
 
   /** All that the sentence is read against. */
   WishReader.Bench of(Household house) {
-    return new WishReader.Bench(house.kitchen(), vessels.all(), places.all(), appliances.all());
+    return new WishReader.Bench(house.units(), vessels.all(), places.all(), appliances.all());
   }
 
   /** The sentence that another try of a batch begins with. */

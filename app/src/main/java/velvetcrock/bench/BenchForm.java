@@ -238,7 +238,7 @@ public record BenchForm(
             changed("spiritLot", spirit.spiritLot(), "")),
         new BenchForm.Standing(
             changed("jar", stand.jar(), ""),
-            changed("cover", stand.cover(), "12"),
+            changed("cover", stand.cover(), ""),
             changed("place", stand.place(), usualPlace)),
         changed("use", use, "SKIN"),
         new BenchForm.From(

@@ -252,7 +252,7 @@ final class BenchPanels {
     facts.add(
         new Fact(
             "Begins to set near",
-            fmt.number(sets.getAsDouble(), 0) + " °C",
+            fmt.degrees(sets.getAsDouble()),
             "below that the room stiffens it"));
     if (method.heated()) {
       Range minutes =
@@ -261,7 +261,7 @@ final class BenchPanels {
           new Fact(
               "Time to strain off the heat",
               fmt.number(minutes.low(), 0) + "–" + fmt.number(minutes.high(), 0) + " min",
-              "from " + fmt.number(method.celsius(), 0) + " °C, an estimate"));
+              "from " + fmt.degrees(method.celsius()) + ", an estimate"));
     }
     double solidShare =
         plan.order().carriers().shares().stream()

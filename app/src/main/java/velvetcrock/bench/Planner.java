@@ -92,7 +92,10 @@ class Planner {
                 "amount",
                 () ->
                     JarChoice.best(
-                        bench.jars().stream().map(JarAtHand::free).toList(),
+                        bench.jars().stream()
+                            .filter(JarAtHand::choosable)
+                            .map(JarAtHand::free)
+                            .toList(),
                         (jar, share) -> withSpirit(stands(order(wish, jar, share), wish), wish)));
     Jar jar = choice.jar();
     double share = choice.fills().get(0).share();
@@ -205,6 +208,7 @@ class Planner {
         .flatMap(
             way ->
                 jars.stream()
+                    .filter(JarAtHand::choosable)
                     .filter(at -> at.free().count() > 0)
                     .map(JarAtHand::jar)
                     .filter(jar -> jar.innerDiameterMm() <= way.innerDiameterMm())

@@ -95,7 +95,7 @@ record Remarks(
             spirit == null ? null : plain(spirit.abvPercent()),
             spirit == null ? null : plain(spirit.massG() / charge.herbMassG().middle()),
             null),
-        new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()), place),
+        new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()) + " mm", place),
         charge.purpose().name(),
         new BenchForm.From(null, null),
         null);

@@ -18,6 +18,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Purpose;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.ByEye;
+import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.LotDetails.Kind;
@@ -35,6 +36,7 @@ import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.RatioText;
 import velvetcrock.core.measure.Rows;
+import velvetcrock.core.measure.Units;
 import velvetcrock.core.moisture.Moisture;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
@@ -52,6 +54,7 @@ class WishReader {
   private static final double MOST_PARTS = 100_000;
   private static final double WETTEST_PERCENT = 97;
   private static final double IN_ALL_WITHIN = 1.12;
+  private static final double MOST_COVER_MM = 200;
 
   private final Catalogues catalogues;
   private final Drawer drawer;
@@ -67,10 +70,11 @@ class WishReader {
 
   /** The things of the household that a sentence can name. */
   record Bench(
-      Kitchen kitchen,
-      List<JarAtHand> jars,
-      List<Place> places,
-      List<Appliances.Owned> appliances) {}
+      Units units, List<JarAtHand> jars, List<Place> places, List<Appliances.Owned> appliances) {
+    Kitchen kitchen() {
+      return units.kitchen();
+    }
+  }
 
   /** A herb whose amount is still to be found. */
   private record Kindred(Herb herb, Part part, Cut cut, HerbState state, Optional<LotRecord> lot) {}
@@ -122,7 +126,7 @@ class WishReader {
     Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.stand().jar()), bench.jars()));
     problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
     Double cover =
-        problems.attempt("cover", () -> Typed.number(form.stand().cover(), 0, 200, "mm of cover"));
+        problems.attempt("cover", () -> cover(Typed.text(form.stand().cover()), bench.units()));
     Place place =
         problems.attempt("place", () -> place(Typed.text(form.stand().place()), bench.places()));
     boolean byEye = kind.equals("fill") && Typed.blank(form.amount());
@@ -438,6 +442,26 @@ class WishReader {
 
   private static @Nullable Double ratio(@Nullable String typed) {
     return Typed.blank(typed) ? null : RatioText.read(Typed.text(typed), Ratio.MOST);
+  }
+
+  /** Oil above the herb, mm: what is usual where nothing is said. */
+  private static double cover(String typed, Units units) {
+    if (typed.isEmpty()) {
+      return ChargeOrder.USUAL_COVER_MM;
+    }
+    if (typed.equals("0")) {
+      return 0;
+    }
+    String bare = units.lengths() == Units.Lengths.INCHES ? "in" : "mm";
+    Measure depth = new MeasureReader(units.kitchen()).bare(bare).readAny(typed);
+    if (depth.kind() != Measure.Kind.DEPTH) {
+      throw new Refused("", "“" + typed + "” is no depth of cover, such as 12 mm or half an inch.");
+    }
+    double mm = depth.amount().middle();
+    if (mm > MOST_COVER_MM) {
+      throw new Refused("", "Between 0 and 200 mm of cover; “" + typed + "” was read.");
+    }
+    return mm;
   }
 
   private static @Nullable Jar jar(String key, List<JarAtHand> jars) {

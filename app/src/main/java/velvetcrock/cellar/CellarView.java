@@ -145,7 +145,7 @@ record CellarView(
         contents.hoard().bottles() - bottles.size(),
         months(today, days),
         fmt.volume(contents.hoard().ml()),
-        enough(contents.hoard().goodMl()),
+        enough(contents.hoard().goodMl(), fmt),
         groups(contents, catalogue, fmt),
         taught(contents.own(), catalogue, fmt),
         only(contents.which(), catalogue));
@@ -174,7 +174,7 @@ record CellarView(
                     name.apply(e.getKey()),
                     "/cellar?" + (oil ? "oil=" : "herb=") + e.getKey(),
                     fmt.volume(ml(e.getValue())) + " in " + bottles(e.getValue()),
-                    enough(goodMl(e.getValue(), fmt.today())),
+                    enough(goodMl(e.getValue(), fmt.today()), fmt),
                     "first until " + fmt.date(e.getValue().get(0).bestBefore()),
                     pieces(e.getValue(), most, fmt)))
         .toList();
@@ -213,21 +213,23 @@ record CellarView(
   }
 
   /** What an amount of good oil is enough for. */
-  private static String enough(double goodMl) {
+  private static String enough(double goodMl, Formats fmt) {
     String words =
-        Enough.of(goodMl).stream().map(CellarView::words).collect(Collectors.joining(", or "));
+        Enough.of(goodMl).stream()
+            .map(enough -> words(enough, fmt))
+            .collect(Collectors.joining(", or "));
     return words.isEmpty() ? "" : "Enough for " + words;
   }
 
-  private static String words(Enough enough) {
+  private static String words(Enough enough, Formats fmt) {
     boolean one = enough.count() == 1;
     return enough.count()
         + switch (enough.what()) {
-          case TIN_OF_SALVE -> one ? " tin of 30 ml of salve" : " tins of 30 ml of salve";
-          case HAND_OIL -> one ? " hand oil of 50 ml" : " hand oils of 50 ml";
+          case TIN_OF_SALVE -> (one ? " tin of " : " tins of ") + fmt.ml(30) + " of salve";
+          case HAND_OIL -> (one ? " hand oil of " : " hand oils of ") + fmt.ml(50);
           case ROLL_ON -> one ? " roll-on" : " roll-ons";
           case MASSAGE -> one ? " massage" : " massages";
-          case GIFT_BOTTLE -> one ? " gift bottle of 100 ml" : " gift bottles of 100 ml";
+          case GIFT_BOTTLE -> (one ? " gift bottle of " : " gift bottles of ") + fmt.ml(100);
         };
   }
 

@@ -9,8 +9,14 @@ import velvetcrock.core.materia.Jar;
  *
  * @param count how many there are; empty where nobody has said
  * @param used how many of them hold something
+ * @param usual whether it is one of the household's own, or of the measure that it buys by
  */
-public record JarAtHand(Jar jar, OptionalInt count, int used) {
+public record JarAtHand(Jar jar, OptionalInt count, int used, boolean usual) {
+
+  /** Whether it can be taken without being named: it is usual here, or somebody has counted it. */
+  public boolean choosable() {
+    return usual || count.isPresent();
+  }
 
   /** How many stand empty, as far as is known. */
   public JarChoice.Free free() {

@@ -2,18 +2,22 @@ package velvetcrock.kitchen;
 
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 
@@ -50,6 +54,8 @@ public class Vessels {
   public List<JarAtHand> all() {
     Map<String, Integer> counts = counts();
     List<VesselsInUse.Count> used = inUse.stream().map(VesselsInUse::now).toList();
+    Kitchen kitchen = households.current().kitchen();
+    Set<String> shipped = catalogue.jars().stream().map(Jar::key).collect(Collectors.toSet());
     return jars().stream()
         .map(
             jar ->
@@ -58,16 +64,20 @@ public class Vessels {
                     counts.containsKey(jar.key())
                         ? OptionalInt.of(counts.get(jar.key()))
                         : OptionalInt.empty(),
-                    used.stream().mapToInt(count -> count.of(jar)).sum()))
+                    used.stream().mapToInt(count -> count.of(jar)).sum(),
+                    !shipped.contains(jar.key()) || jar.sold() == kitchen))
         .toList();
   }
 
-  /** All jars: the household's own first, then the common shapes. */
+  /** All jars: the household's own first, then the common shapes, of its own measure first. */
   @Transactional(readOnly = true)
   public List<Jar> jars() {
     List<Jar> jars =
         new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
-    jars.addAll(catalogue.jars());
+    Kitchen kitchen = households.current().kitchen();
+    catalogue.jars().stream()
+        .sorted(Comparator.comparing(jar -> jar.sold() != kitchen))
+        .forEach(jars::add);
     return jars;
   }
 

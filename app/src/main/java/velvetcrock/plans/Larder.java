@@ -134,6 +134,7 @@ class Larder {
       }
     }
     return vessels.all().stream()
+        .filter(JarAtHand::choosable)
         .map(
             at ->
                 at.count().isEmpty()

@@ -286,7 +286,8 @@ class ProductReader {
 
   /** What a tin holds, ml. */
   static double ml(String size, Kitchen kitchen) {
-    Measure read = new MeasureReader(kitchen).read(size);
+    String amount = size.replaceFirst("(?i)\\s+(tins?|jars?|pots?|tubes?|bottles?|moulds?)$", "");
+    Measure read = new MeasureReader(kitchen).read(amount);
     double ml = read.isWeight() ? read.amount().middle() / 0.93 : read.amount().middle();
     if (ml < 1 || ml > 20_000) {
       throw new Refused("size", "Between 1 ml and 20 l; “" + size + "” was read.");

@@ -40,7 +40,7 @@ record ShelfView(List<Plank> planks, String empty, int jars) {
                 p ->
                     new Plank(
                         p.name(),
-                        fmt.number(p.celsius(), 0) + " °C, " + EnumWords.of(p.light()),
+                        fmt.degrees(p.celsius()) + ", " + EnumWords.of(p.light()),
                         byPlace.get(p.id().toString())))
             .toList();
     String empty =

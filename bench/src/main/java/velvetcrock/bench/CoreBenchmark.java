@@ -66,6 +66,24 @@ public class CoreBenchmark {
     "1 lb 2 oz"
   };
 
+  private static final int PHRASES = 12;
+
+  /** Among the longest that people say. */
+  private static final String[] SAID = {
+    "three quarters of a cup",
+    "around seven ounces",
+    "a spoonful of each",
+    "between two and three cups",
+    "a cup and a half",
+    "about 2 to 3 cups",
+    "a heaped tablespoon",
+    "1 cup plus 2 tablespoons",
+    "a pound and eight ounces",
+    "one hundred and twenty grams",
+    "1 cup (about 240 ml)",
+    "just under three quarters of a cup"
+  };
+
   private final Catalogue catalogue = Catalogue.shipped();
   private final Cautions cautions = Cautions.shipped();
   private final Charger charger = new Charger(catalogue);
@@ -122,6 +140,14 @@ public class CoreBenchmark {
   public void measure(Blackhole hole) {
     for (String text : TYPED) {
       hole.consume(reader.read(text));
+    }
+  }
+
+  @Benchmark
+  @OperationsPerInvocation(PHRASES)
+  public void phrases(Blackhole hole) {
+    for (String text : SAID) {
+      hole.consume(reader.readAny(text));
     }
   }
 

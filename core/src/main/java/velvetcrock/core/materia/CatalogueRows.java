@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
+import velvetcrock.core.measure.Kitchen;
 
 /** Turns rows of the catalogue files into things, refusing what cannot be true. */
 final class CatalogueRows {
@@ -102,7 +103,9 @@ final class CatalogueRows {
         key(row),
         text(row, "name"),
         within(row, "brimMl", 10, 50_000),
-        within(row, "innerDiameterMm", 15, 600));
+        within(row, "innerDiameterMm", 15, 600),
+        Jar.Shape.JAR,
+        Kitchen.valueOf(text(row, "sold").toUpperCase(Locale.ROOT)));
   }
 
   static Bed bed(CSVRecord row) {

@@ -1,6 +1,7 @@
 package velvetcrock.core.materia;
 
 import velvetcrock.core.Problems;
+import velvetcrock.core.measure.Kitchen;
 
 /**
  * A vessel by its inside, reckoned as straight-sided: what is not round or not straight counts with
@@ -11,8 +12,10 @@ import velvetcrock.core.Problems;
  * @param brimMl volume to the brim, ml
  * @param innerDiameterMm inner width, mm
  * @param shape what kind of vessel it is
+ * @param sold whose measure it is sold by
  */
-public record Jar(String key, String name, double brimMl, double innerDiameterMm, Shape shape) {
+public record Jar(
+    String key, String name, double brimMl, double innerDiameterMm, Shape shape, Kitchen sold) {
   /** Share of the brim up to which a jar is filled (practice). */
   public static final double FILL_LINE = 0.92;
 
@@ -30,6 +33,11 @@ public record Jar(String key, String name, double brimMl, double innerDiameterMm
     DISH,
     /** A slow cooker's own crock. */
     CROCK
+  }
+
+  /** One that is sold by no measure but the metric. */
+  public Jar(String key, String name, double brimMl, double innerDiameterMm, Shape shape) {
+    this(key, name, brimMl, innerDiameterMm, shape, Kitchen.METRIC);
   }
 
   /** A jar with a lid. */

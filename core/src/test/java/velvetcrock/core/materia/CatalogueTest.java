@@ -31,7 +31,7 @@ class CatalogueTest {
     assertThat(catalogue.carriers()).hasSizeGreaterThanOrEqualTo(30);
     assertThat(catalogue.waxes()).hasSize(4);
     assertThat(catalogue.essentialOils()).hasSizeGreaterThanOrEqualTo(20);
-    assertThat(catalogue.jars()).hasSize(12);
+    assertThat(catalogue.jars()).hasSize(27);
   }
 
   @Test
