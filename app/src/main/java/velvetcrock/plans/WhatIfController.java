@@ -73,6 +73,7 @@ class WhatIfController {
       }
       model.addAttribute("view", WhatIfView.of(tried, pins, fmt));
       model.addAttribute("time", fmt.hours(tried.result().at().hours()));
+      model.addAttribute("warmth", fmt.degrees(Typed.number(form.celsius(), 0, 135, "°C")));
     } catch (Refused refused) {
       model.addAttribute("errors", FieldErrors.of(refused));
     }
