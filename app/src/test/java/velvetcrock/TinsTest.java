@@ -67,7 +67,8 @@ class TinsTest extends ProductHouse {
         });
     ProductRecord product = begun(salve(code, "80 ml", "10 g"));
 
-    assertThat(page("/products/" + product.code())).contains("over 2.00 in all");
+    assertThat(page("/products/" + product.code()))
+        .contains("2.00 in all; yarrow and beeswax without a price");
     assertThat(page("/products/of/lots/" + oil)).contains(product.code());
   }
 

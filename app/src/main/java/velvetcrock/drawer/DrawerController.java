@@ -132,7 +132,8 @@ class DrawerController {
     Household house = households.current();
     return Forms.saved(
         () -> {
-          LotDetails details = form.details(catalogues.current(), households.today(house));
+          LotDetails details =
+              form.details(catalogues.current(), households.today(house), house.kitchen());
           boolean picked =
               details.origin() == LotDetails.Origin.GROWN && details.dates().harvestedOn() == null;
           double amount =
@@ -174,7 +175,10 @@ class DrawerController {
     return Forms.saved(
         () -> {
           LotDetails now =
-              form.details(catalogues.current(), households.today(households.current()));
+              form.details(
+                  catalogues.current(),
+                  households.today(households.current()),
+                  households.current().kitchen());
           if (now.kind() != was.kind() || !now.thing().equals(was.thing())) {
             throw new Refused("thing", "Of something else make another lot.");
           }

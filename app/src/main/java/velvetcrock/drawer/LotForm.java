@@ -25,6 +25,8 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.CrossCheck.Substance;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.PriceText;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.web.Dates;
 import velvetcrock.web.Flat;
@@ -141,7 +143,7 @@ record LotForm(
    *
    * @throws Refused at every field that cannot be read
    */
-  LotDetails details(Catalogue catalogue, LocalDate today) {
+  LotDetails details(Catalogue catalogue, LocalDate today, Kitchen kitchen) {
     Kind is = lotKind();
     Problems problems = new Problems();
     boolean herb = is == Kind.HERB;
@@ -162,7 +164,9 @@ record LotForm(
     LocalDate bought = past(problems, "boughtOn", dates.boughtOn(), today);
     LocalDate opened = past(problems, "openedOn", dates.openedOn(), today);
     LocalDate until = problems.attempt("bestBefore", () -> Dates.read(dates.bestBefore()));
-    Long minor = problems.attempt("price", this::priceMinor);
+    Long minor =
+        problems.attempt(
+            "price", () -> PriceText.minor(Typed.text(price), bought(kitchen), kitchen));
     problems.refuseIfAny();
     return new LotDetails(
         is,
@@ -247,22 +251,12 @@ record LotForm(
     return by;
   }
 
-  private @Nullable Long priceMinor() {
-    String typed = Typed.text(price).toLowerCase(Locale.ROOT);
-    if (typed.isEmpty()) {
-      return null;
-    }
-    if (typed.equals("free")) {
-      return 0L;
-    }
+  /** How much was bought, for a price that is said by measure; null where that cannot be read. */
+  private @Nullable Measure bought(Kitchen kitchen) {
     try {
-      BigDecimal paid = new BigDecimal(typed.replace(',', '.'));
-      if (paid.precision() - paid.scale() > 7) {
-        throw new Refused("price", "A price is below a million.");
-      }
-      return paid.movePointRight(2).setScale(0, RoundingMode.HALF_UP).longValueExact();
-    } catch (NumberFormatException e) {
-      throw new Refused("price", "“" + shown(typed) + "” is not a price, such as 4.50, or free.");
+      return new MeasureReader(kitchen).readAny(Typed.text(amount));
+    } catch (Refused refused) {
+      return null;
     }
   }
 

@@ -272,7 +272,9 @@ record OutlookView(
     }
 
     private String money(Route route) {
-      return (route.bill().unpriced() ? "over " : "about ") + fmt.money(route.bill().minor());
+      return "about "
+          + fmt.money(route.bill().minor())
+          + (route.bill().unpriced() ? ", some of it without a price" : "");
     }
 
     private String work(Timetable timetable) {

@@ -140,13 +140,10 @@ record NewProductView(
       facts.put("Good until", fmt.fullDate(until) + ", " + known.keeping().why());
     }
     ProductWords.vitaminE(order.melt(), fmt).ifPresent(words -> facts.put("Vitamin E", words));
-    if (known.bill().perTin().isPresent()) {
-      facts.put(
-          "Costs",
-          (known.bill().unpriced() ? "over " : "")
-              + fmt.money(known.bill().perTin().getAsLong())
-              + " each, by your lots’ prices");
-    }
+    known
+        .bill()
+        .words("each, by your lots’ prices", fmt)
+        .ifPresent(words -> facts.put("Costs", words));
     if (order.growth() > 0) {
       facts.put("Grows", "by " + fmt.percent(order.growth()) + " in whipping");
     }

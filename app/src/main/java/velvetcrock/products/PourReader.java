@@ -12,6 +12,7 @@ import velvetcrock.core.making.Filling;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.PriceText;
 import velvetcrock.core.product.DropsIn;
 import velvetcrock.core.product.PartIn;
 import velvetcrock.core.product.Poured;
@@ -181,8 +182,6 @@ class PourReader {
   }
 
   private static @Nullable Long price(@Nullable String typed) {
-    return Typed.blank(typed)
-        ? null
-        : Long.valueOf(Math.round(Typed.number(typed, 0, 100_000, "for one") * 100));
+    return PriceText.minor(Typed.text(typed), null, Kitchen.METRIC);
   }
 }

@@ -1,8 +1,12 @@
 package velvetcrock.products;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -17,6 +21,8 @@ import velvetcrock.core.making.Cost;
 import velvetcrock.core.product.PartIn;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.kitchen.Catalogues;
+import velvetcrock.web.Formats;
+import velvetcrock.web.MoneyWords;
 import velvetcrock.web.NotFound;
 
 /** What a product costs by the prices of its lots, straight and by way of the batches in it. */
@@ -36,14 +42,21 @@ class ProductCost {
    * What it costs.
    *
    * @param perTin in hundredths; empty where nothing in it has a price
-   * @param unpriced whether some of it has none
+   * @param unpriced names of what has none
    */
-  record Bill(OptionalLong perTin, boolean unpriced) {}
+  record Bill(OptionalLong perTin, List<String> unpriced) {
+    /** What it costs, in words; empty where nothing is known of any price. */
+    Optional<String> words(String what, Formats fmt) {
+      return perTin.isEmpty()
+          ? Optional.empty()
+          : Optional.of(MoneyWords.cost(perTin.getAsLong(), what, unpriced, fmt));
+    }
+  }
 
   /** The cost of one of so many tins. */
   Bill bill(List<PartIn> parts, int tins) {
     List<Cost.Taken> taken = new ArrayList<>();
-    boolean unpriced = false;
+    Set<String> unpriced = new LinkedHashSet<>();
     for (PartIn part : parts) {
       int before = taken.size();
       if (ProductParts.isMarc(part)) {
@@ -51,44 +64,56 @@ class ProductCost {
       }
       PartIn.Infused infused = part.infused();
       if (infused != null) {
-        unpriced |= infused(part, infused, taken);
+        infused(part, infused, taken, unpriced);
       } else if (part.lot() != null) {
         take(part.lot(), ProductParts.inLot(part, catalogues.current()), taken);
       }
-      unpriced |= taken.size() == before;
+      if (taken.size() == before && infused == null) {
+        unpriced.add(low(ProductParts.name(part, catalogues.current())));
+      }
     }
     return new Bill(
         taken.isEmpty()
             ? OptionalLong.empty()
             : OptionalLong.of(Cost.perTinMinor(taken, Math.max(1, tins))),
-        unpriced);
+        List.copyOf(unpriced));
   }
 
-  /** Adds the share of a batch's lots that the oil is; answers whether one has no price. */
-  private boolean infused(PartIn part, PartIn.Infused infused, List<Cost.Taken> taken) {
+  private static String low(String name) {
+    return name.toLowerCase(Locale.ROOT);
+  }
+
+  /** Adds the share of a batch's lots that the oil is, and what of them has no price. */
+  private void infused(
+      PartIn part, PartIn.Infused infused, List<Cost.Taken> taken, Set<String> unpriced) {
+    String name = low(ProductParts.name(part, catalogues.current()));
     BatchRecord batch;
     try {
       batch = batches.find(infused.batch());
     } catch (NotFound e) {
-      return true;
+      unpriced.add(name);
+      return;
     }
     Strained out = batch.state().strained();
     if (out == null) {
-      return true;
+      unpriced.add(name);
+      return;
     }
     double ml = ProductParts.ml(part, catalogues.current());
     double share = Math.min(1, ml / out.oilMl());
     Charged charge = batch.state().charge();
-    boolean unpriced = false;
     for (HerbIn herb : charge.herbs()) {
-      unpriced |= !take(herb.lot(), herb.massG().middle() * share, taken);
+      if (!take(herb.lot(), herb.massG().middle() * share, taken)) {
+        unpriced.add(low(catalogues.current().herb(herb.herb()).name()));
+      }
     }
     double shares = charge.carriers().stream().mapToDouble(OilIn::share).sum();
     for (OilIn oil : charge.carriers()) {
       double oilMl = batch.state().oilMl().middle() * oil.share() / shares;
-      unpriced |= !take(oil.lot(), oilMl * share, taken);
+      if (!take(oil.lot(), oilMl * share, taken)) {
+        unpriced.add(low(catalogues.current().carrier(oil.carrier()).name()));
+      }
     }
-    return unpriced;
   }
 
   private boolean take(@Nullable UUID lot, double amount, List<Cost.Taken> taken) {

@@ -207,15 +207,15 @@ record ProductView(
           "Drawn for",
           StepWords.FOR_WHAT.getOrDefault(state.plan().forWhat(), state.plan().forWhat()));
     }
-    if (known.bill().perTin().isPresent() && kept) {
-      long each = known.bill().perTin().getAsLong();
+    if (kept) {
       Long bought = state.filling().boughtMinor();
-      facts.put(
-          "Costs",
-          (known.bill().unpriced() ? "over " : "")
-              + fmt.money(each)
-              + (state.filling().tins().size() > 1 ? " each" : " in all")
-              + (bought == null ? "" : ", bought " + fmt.money(bought)));
+      known
+          .bill()
+          .words(
+              (state.filling().tins().size() > 1 ? "each" : "in all")
+                  + (bought == null ? "" : ", bought " + fmt.money(bought)),
+              fmt)
+          .ifPresent(words -> facts.put("Costs", words));
     }
     state.overrun(catalogue).ifPresent(grown -> facts.put("Grew", "by " + fmt.percent(grown)));
     return facts;

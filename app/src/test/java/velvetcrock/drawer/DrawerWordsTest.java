@@ -66,20 +66,20 @@ class DrawerWordsTest {
   @ParameterizedTest
   @CsvSource({"4.50, 450", "'4,5', 450", "12, 1200", "free, 0", "FREE, 0", "0.005, 1"})
   void aPriceIsKeptInHundredths(String typed, long minor) {
-    assertThat(form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY).priceMinor())
+    assertThat(form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC).priceMinor())
         .isEqualTo(minor);
   }
 
   @ParameterizedTest
   @CsvSource({"dear", "-3", "99999999999", "4.5.0"})
   void aPriceThatIsNoneIsRefused(String typed) {
-    assertThatThrownBy(() -> form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY))
+    assertThatThrownBy(() -> form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC))
         .hasMessageContaining("price");
   }
 
   @Test
   void noPriceIsNotFree() {
-    assertThat(form("HERB", "yarrow", "", "", "", "").details(CATALOGUE, TODAY).priceMinor())
+    assertThat(form("HERB", "yarrow", "", "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC).priceMinor())
         .isNull();
   }
 
@@ -98,7 +98,7 @@ class DrawerWordsTest {
   void everyKindIsCountedInItsUnit(
       String kind, String thing, String abv, String amount, String other, double expected) {
     LotForm form = form(kind, thing, "", abv, amount, other);
-    LotDetails details = form.details(CATALOGUE, TODAY);
+    LotDetails details = form.details(CATALOGUE, TODAY, Kitchen.METRIC);
 
     assertThat(form.amountOf(details, Kitchen.METRIC, CATALOGUE)).isCloseTo(expected, within(0.05));
   }
@@ -118,7 +118,7 @@ class DrawerWordsTest {
             null,
             1250L);
 
-    assertThat(LotForm.of(lot(before, 500)).details(CATALOGUE, TODAY)).isEqualTo(before);
+    assertThat(LotForm.of(lot(before, 500)).details(CATALOGUE, TODAY, Kitchen.METRIC)).isEqualTo(before);
   }
 
   @Test
