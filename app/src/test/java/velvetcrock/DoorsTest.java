@@ -10,6 +10,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -44,6 +45,11 @@ class DoorsTest extends AppTest {
 
   @Test
   void theFirstMovesInAndTheNextComeByInvitationOnly() throws Exception {
+    mvc.perform(get("/welcome").locale(Locale.US))
+        .andExpect(content().string(containsString("Set up for United States")))
+        .andExpect(content().string(containsString("value=\"US\" checked")));
+    mvc.perform(get("/welcome").locale(Locale.UK))
+        .andExpect(content().string(containsString("Set up for United Kingdom")));
     moveIn("", "una", "short")
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("Give it a name")))
@@ -51,6 +57,16 @@ class DoorsTest extends AppTest {
     moveIn("Harbour house", "Una", PASSWORD)
         .andExpect(redirectedUrl("/"))
         .andExpect(authenticated());
+    assertThat(
+            jdbc.queryForMap(
+                "select weights, volumes, degrees, paper, dates, currency from household"
+                    + " where name = 'Harbour house'"))
+        .containsEntry("weights", "OUNCES")
+        .containsEntry("volumes", "CUPS")
+        .containsEntry("degrees", "FAHRENHEIT")
+        .containsEntry("paper", "LETTER")
+        .containsEntry("dates", "MONTH_FIRST")
+        .containsEntry("currency", "USD");
     moveIn("Another house", "eve", PASSWORD)
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("invitation")));

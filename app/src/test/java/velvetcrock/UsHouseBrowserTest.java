@@ -149,6 +149,43 @@ class UsHouseBrowserTest extends BrowserPages {
     assertThat(page.locator(".thread-of-log")).containsText("0.75 oz");
   }
 
+  /** Oil by the cup, from the bench to the tag on its lid: at most 20 taps and 25 letters. */
+  @Test
+  void aJarWithOilByTheCupTakesFewTapsAndLetters() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      int[] taps = {0};
+      int[] letters = {0};
+      tap(page.locator("[data-key='2']"), taps);
+      arrived(page, "/bench$");
+      type(page.locator("input[name=amount]"), "a cup", taps, letters);
+      settled(page);
+      type(page.locator("input[name='oils[0].share']"), "1 1/2 cups", taps, letters);
+      settled(page);
+      assertThat(page.locator("#result h2")).containsText("covers it");
+      tap(page.getByText("I do not know the oil’s dates"), taps);
+      tap(page.getByLabel("Jar and herb are clean"), taps);
+      press(page, "Charge the jar");
+      taps[0]++;
+      arrived(page, "/batches/[A-Z0-9]+$");
+      tap(page.getByText("Print the lid tag"), taps);
+      arrived(page, "/batches/[A-Z0-9]+/tag$");
+      assertThat(taps[0]).isLessThanOrEqualTo(20);
+      assertThat(letters[0]).isLessThanOrEqualTo(25);
+    }
+  }
+
+  private static void tap(Locator what, int... taps) {
+    what.click();
+    taps[0]++;
+  }
+
+  private static void type(Locator field, String text, int[] taps, int[] letters) {
+    field.fill(text);
+    taps[0]++;
+    letters[0] += text.length();
+  }
+
   /** Nothing there but a jar’s own name reads in g, ml, mm or °C. */
   private static void noMetric(Page page, String where) {
     for (String text : page.locator(where).allInnerTexts()) {

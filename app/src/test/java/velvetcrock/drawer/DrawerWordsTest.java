@@ -66,20 +66,28 @@ class DrawerWordsTest {
   @ParameterizedTest
   @CsvSource({"4.50, 450", "'4,5', 450", "12, 1200", "free, 0", "FREE, 0", "0.005, 1"})
   void aPriceIsKeptInHundredths(String typed, long minor) {
-    assertThat(form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC).priceMinor())
+    assertThat(
+            form("HERB", "yarrow", typed, "", "", "")
+                .details(CATALOGUE, TODAY, Kitchen.METRIC)
+                .priceMinor())
         .isEqualTo(minor);
   }
 
   @ParameterizedTest
   @CsvSource({"dear", "-3", "99999999999", "4.5.0"})
   void aPriceThatIsNoneIsRefused(String typed) {
-    assertThatThrownBy(() -> form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC))
+    assertThatThrownBy(
+            () ->
+                form("HERB", "yarrow", typed, "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC))
         .hasMessageContaining("price");
   }
 
   @Test
   void noPriceIsNotFree() {
-    assertThat(form("HERB", "yarrow", "", "", "", "").details(CATALOGUE, TODAY, Kitchen.METRIC).priceMinor())
+    assertThat(
+            form("HERB", "yarrow", "", "", "", "")
+                .details(CATALOGUE, TODAY, Kitchen.METRIC)
+                .priceMinor())
         .isNull();
   }
 
@@ -118,7 +126,8 @@ class DrawerWordsTest {
             null,
             1250L);
 
-    assertThat(LotForm.of(lot(before, 500)).details(CATALOGUE, TODAY, Kitchen.METRIC)).isEqualTo(before);
+    assertThat(LotForm.of(lot(before, 500)).details(CATALOGUE, TODAY, Kitchen.METRIC))
+        .isEqualTo(before);
   }
 
   @Test
