@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -226,7 +227,8 @@ class KitchenController {
     model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("hours", households.current().hours());
-    model.addAttribute("days", DayOfWeek.values());
+    DayOfWeek first = households.current().customs().weekBegins();
+    model.addAttribute("days", IntStream.range(0, 7).mapToObj(first::plus).toList());
     return "kitchen/kitchen";
   }
 

@@ -1,12 +1,17 @@
 package velvetcrock.papers;
 
 import java.math.BigDecimal;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.CatalogueFile;
+import velvetcrock.core.measure.Units;
+import velvetcrock.web.Customs;
+import velvetcrock.web.EnumWords;
+import velvetcrock.web.Formats;
 
 /**
  * A sheet of labels. Lengths are in mm; a label's place is counted from the upper left.
@@ -19,7 +24,7 @@ import velvetcrock.core.materia.CatalogueFile;
  */
 record LabelGrid(
     String key,
-    Paper paper,
+    Customs.Paper paper,
     int columns,
     int rows,
     double width,
@@ -30,22 +35,9 @@ record LabelGrid(
     double pitchY,
     boolean cut) {
 
-  /** A paper size. */
-  enum Paper {
-    A4("A4", PDRectangle.A4),
-    LETTER("Letter", PDRectangle.LETTER);
-
-    private final String words;
-    private final PDRectangle size;
-
-    Paper(String words, PDRectangle size) {
-      this.words = words;
-      this.size = size;
-    }
-
-    PDRectangle size() {
-      return size;
-    }
+  /** A page of the paper. */
+  PDRectangle page() {
+    return paper == Customs.Paper.A4 ? PDRectangle.A4 : PDRectangle.LETTER;
   }
 
   private static final Map<String, LabelGrid> ALL = read();
@@ -60,7 +52,7 @@ record LabelGrid(
             row ->
                 new LabelGrid(
                     row.get("key"),
-                    Paper.valueOf(row.get("paper")),
+                    Customs.Paper.valueOf(row.get("paper")),
                     Integer.parseInt(row.get("columns")),
                     Integer.parseInt(row.get("rows")),
                     Double.parseDouble(row.get("width")),
@@ -75,9 +67,14 @@ record LabelGrid(
     return grids;
   }
 
-  /** All there are. */
-  static List<LabelGrid> all() {
-    return List.copyOf(ALL.values());
+  /** All there are, those on a household’s own paper first. */
+  static List<LabelGrid> all(Customs.Paper own) {
+    return ALL.values().stream().sorted(Comparator.comparing(grid -> grid.paper != own)).toList();
+  }
+
+  /** The one that is proposed on a household’s paper. */
+  static String usual(Customs.Paper own) {
+    return own == Customs.Paper.A4 ? "a4-21" : "letter-30";
   }
 
   /**
@@ -98,12 +95,15 @@ record LabelGrid(
     return columns * rows;
   }
 
-  /** Its name, by its size. */
-  public String name() {
-    String size = mm(width) + " × " + mm(height) + " mm";
+  /** Its name, by its size as a household reads it. */
+  String name(Formats fmt) {
+    boolean inches = fmt.units().lengths() == Units.Lengths.INCHES;
+    String size =
+        inches ? fmt.mm(width) + " × " + fmt.mm(height) : mm(width) + " × " + mm(height) + " mm";
+    String on = paper == Customs.Paper.A4 ? "A4" : EnumWords.capital(EnumWords.plain(paper));
     return cut
-        ? paper.words + " plain, " + labels() + " to cut out, " + size
-        : paper.words + ", " + labels() + " labels, " + size;
+        ? on + " plain, " + labels() + " to cut out, " + size
+        : on + ", " + labels() + " labels, " + size;
   }
 
   private static String mm(double length) {

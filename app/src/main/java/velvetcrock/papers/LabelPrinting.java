@@ -9,6 +9,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Claims;
+import velvetcrock.web.Formats;
 
 /** What printing labels has in common, whatever they are stuck on. */
 final class LabelPrinting {
@@ -21,10 +22,11 @@ final class LabelPrinting {
    *
    * @param labels upper left corners
    */
-  record Sheet(LabelGrid grid, double paperWidth, double paperHeight, List<Corner> labels) {
+  record Sheet(
+      LabelGrid grid, String name, double paperWidth, double paperHeight, List<Corner> labels) {
     private static final double MM_PER_PT = 25.4 / 72;
 
-    static Sheet of(LabelGrid grid) {
+    static Sheet of(LabelGrid grid, Formats fmt) {
       List<Corner> corners = new ArrayList<>();
       for (int i = 0; i < grid.labels(); i++) {
         corners.add(
@@ -34,8 +36,9 @@ final class LabelPrinting {
       }
       return new Sheet(
           grid,
-          Math.round(grid.paper().size().getWidth() * MM_PER_PT),
-          Math.round(grid.paper().size().getHeight() * MM_PER_PT),
+          grid.name(fmt),
+          Math.round(grid.page().getWidth() * MM_PER_PT),
+          Math.round(grid.page().getHeight() * MM_PER_PT),
           corners);
     }
   }
@@ -44,8 +47,8 @@ final class LabelPrinting {
   record Corner(double x, double y) {}
 
   /** All sheets to choose from. */
-  static List<Sheet> sheets() {
-    return LabelGrid.all().stream().map(Sheet::of).toList();
+  static List<Sheet> sheets(Formats fmt) {
+    return LabelGrid.all(fmt.customs().paper()).stream().map(grid -> Sheet.of(grid, fmt)).toList();
   }
 
   /**

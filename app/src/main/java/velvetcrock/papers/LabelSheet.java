@@ -76,7 +76,7 @@ final class LabelSheet {
     int place = skip % grid.labels();
     int next = 0;
     while (next < labels.size()) {
-      PDPage page = new PDPage(grid.paper().size());
+      PDPage page = new PDPage(grid.page());
       document.addPage(page);
       try (PDPageContentStream content = new PDPageContentStream(document, page)) {
         for (; place < grid.labels() && next < labels.size(); place++) {
@@ -109,11 +109,11 @@ final class LabelSheet {
   }
 
   private double pageWidth() {
-    return grid.paper().size().getWidth() / PT_PER_MM;
+    return grid.page().getWidth() / PT_PER_MM;
   }
 
   private double pageHeight() {
-    return grid.paper().size().getHeight() / PT_PER_MM;
+    return grid.page().getHeight() / PT_PER_MM;
   }
 
   private void draw(PDPageContentStream content, Label label, Box box) throws IOException {
@@ -194,6 +194,6 @@ final class LabelSheet {
   }
 
   private float fromBottom(double mm) {
-    return (float) (grid.paper().size().getHeight() - mm * PT_PER_MM);
+    return (float) (grid.page().getHeight() - mm * PT_PER_MM);
   }
 }

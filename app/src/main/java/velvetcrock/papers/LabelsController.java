@@ -56,7 +56,16 @@ class LabelsController {
     String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
     LabelForm first =
         new LabelForm(
-            form.bottles(), "a4-21", "1", "0", null, "", null, here, form.herb(), form.oil());
+            form.bottles(),
+            LabelGrid.usual(households.current().customs().paper()),
+            "1",
+            "0",
+            null,
+            "",
+            null,
+            here,
+            form.herb(),
+            form.oil());
     page(first, FieldErrors.none(), List.of(), model.asMap());
     return "papers/labels";
   }
@@ -144,7 +153,7 @@ class LabelsController {
     model.put("place", "cellar");
     model.put("asked", "For which bottles?");
     model.put("choices", choices);
-    model.put("sheets", LabelPrinting.sheets());
+    model.put("sheets", LabelPrinting.sheets(fmt));
     model.put("form", form);
     model.put("errors", errors);
     model.put("questioned", !questioned.isEmpty());

@@ -56,7 +56,17 @@ class TinLabelsController {
     List<String> all = product.state().filling().groups().stream().map(TinGroup::letter).toList();
     page(
         product,
-        new LabelForm(all, "a4-21", "1", "0", null, "", null, here, null, null),
+        new LabelForm(
+            all,
+            LabelGrid.usual(households.current().customs().paper()),
+            "1",
+            "0",
+            null,
+            "",
+            null,
+            here,
+            null,
+            null),
         FieldErrors.none(),
         List.of(),
         model.asMap());
@@ -136,7 +146,7 @@ class TinLabelsController {
     model.put("place", "products");
     model.put("asked", "For which tins? One label for each.");
     model.put("choices", choices);
-    model.put("sheets", LabelPrinting.sheets());
+    model.put("sheets", LabelPrinting.sheets(fmt));
     model.put("form", form);
     model.put("errors", errors);
     model.put("questioned", !questioned.isEmpty());

@@ -92,8 +92,8 @@ public class Choices {
         Customs.Dates.values(),
         d ->
             switch (d) {
-              case DAY_FIRST -> "5 December 2026";
-              case MONTH_FIRST -> "December 5, 2026";
+              case DAY_FIRST -> "5 December";
+              case MONTH_FIRST -> "December 5";
               case YEAR_FIRST -> "2026-12-05";
             });
   }
@@ -106,13 +106,6 @@ public class Choices {
   /** What can be printed on. */
   public List<Choice> papers() {
     return all(Customs.Paper.values(), p -> p == Customs.Paper.A4 ? "A4" : "Letter");
-  }
-
-  /** Whose English can be written. */
-  public List<Choice> spellings() {
-    return all(
-        Customs.Spelling.values(),
-        s -> s == Customs.Spelling.BRITISH ? "British English" : "American English");
   }
 
   /** On which day a week can begin. */

@@ -9,6 +9,8 @@ import com.google.zxing.DecodeHintType;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.GlobalHistogramBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -19,11 +21,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.Refused;
+import velvetcrock.core.measure.Kitchen;
 import velvetcrock.papers.LabelText.Run;
 import velvetcrock.papers.LabelText.Style;
+import velvetcrock.web.Customs;
+import velvetcrock.web.Formats;
 
 /** What a sheet of labels is made of. */
 class LabelPartsTest {
+  private static final Formats METRIC =
+      new Formats(Kitchen.METRIC, ZoneId.of("Europe/Oslo"), LocalDate.of(2026, 11, 25));
+
   private static LabelForm form(
       @Nullable String each, @Nullable String skip, String words, String address) {
     return new LabelForm(null, "a4-21", each, skip, null, words, null, address, null, null);
@@ -154,10 +162,15 @@ class LabelPartsTest {
 
   @Test
   void sheetsAreNamedByTheirSizeAlone() {
-    assertThat(LabelGrid.of("a4-21").name()).isEqualTo("A4, 21 labels, 63.5 × 38.1 mm");
-    assertThat(LabelGrid.of("letter-10").name()).isEqualTo("Letter, 10 labels, 101.6 × 50.8 mm");
-    assertThat(LabelGrid.of("a4-plain").name()).isEqualTo("A4 plain, 8 to cut out, 85 × 60 mm");
-    assertThat(LabelGrid.all()).extracting(LabelGrid::key).doesNotHaveDuplicates().hasSize(8);
+    assertThat(LabelGrid.of("a4-21").name(METRIC)).isEqualTo("A4, 21 labels, 63.5 × 38.1 mm");
+    assertThat(LabelGrid.of("letter-10").name(METRIC))
+        .isEqualTo("Letter, 10 labels, 101.6 × 50.8 mm");
+    assertThat(LabelGrid.of("a4-plain").name(METRIC))
+        .isEqualTo("A4 plain, 8 to cut out, 85 × 60 mm");
+    assertThat(LabelGrid.all(Customs.Paper.A4))
+        .extracting(LabelGrid::key)
+        .doesNotHaveDuplicates()
+        .hasSize(8);
     assertThatThrownBy(() -> LabelGrid.of("")).isInstanceOf(Refused.class);
     assertThat(List.of(LabelGrid.of("a4-8").labels(), LabelGrid.of("letter-30").labels()))
         .containsExactly(8, 30);

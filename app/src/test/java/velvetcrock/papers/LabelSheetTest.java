@@ -33,7 +33,7 @@ class LabelSheetTest {
   private static final int DARK = 160;
 
   static Stream<LabelGrid> grids() {
-    return LabelGrid.all().stream();
+    return LabelGrid.all(velvetcrock.web.Customs.Paper.A4).stream();
   }
 
   private static LabelText text(String code) {
@@ -129,15 +129,15 @@ class LabelSheetTest {
 
   @Test
   void noSheetIsLargerThanItsPaper() {
-    for (LabelGrid grid : LabelGrid.all()) {
+    for (LabelGrid grid : LabelGrid.all(velvetcrock.web.Customs.Paper.A4)) {
       double right = grid.left() + (grid.columns() - 1) * grid.pitchX() + grid.width();
       double bottom = grid.top() + (grid.rows() - 1) * grid.pitchY() + grid.height();
       assertThat(right)
           .as(grid.key())
-          .isLessThanOrEqualTo(grid.paper().size().getWidth() * 25.4 / 72 + 0.1);
+          .isLessThanOrEqualTo(grid.page().getWidth() * 25.4 / 72 + 0.1);
       assertThat(bottom)
           .as(grid.key())
-          .isLessThanOrEqualTo(grid.paper().size().getHeight() * 25.4 / 72 + 0.1);
+          .isLessThanOrEqualTo(grid.page().getHeight() * 25.4 / 72 + 0.1);
     }
   }
 
