@@ -198,10 +198,10 @@ record BottleView(
         bars.add(
             new LegBar(
                 leg.name(),
-                fmt.number(leg.days(), 0)
-                    + " days at "
-                    + fmt.number(leg.rate(), 2)
-                    + " a day spend "
+                fmt.count(Math.round(leg.days()), "day", "days")
+                    + " at "
+                    + fmt.number(leg.rate(), leg.rate() < 10 ? 1 : 0)
+                    + (Math.round(leg.days()) == 1 ? " a day spends " : " a day spend ")
                     + fmt.number(leg.spentDays(), 0),
                 Math.round(from * 10) / 10.0,
                 Math.round(percent * 10) / 10.0,

@@ -161,7 +161,8 @@ class DrawerController {
 
   @GetMapping("/drawer/lots/{id}/details")
   String details(@PathVariable UUID id, Model model) {
-    return lotForm(LotForm.of(drawer.lot(id).lot()), id, FieldErrors.none(), model);
+    return lotForm(
+        LotForm.of(drawer.lot(id).lot(), catalogues.current()), id, FieldErrors.none(), model);
   }
 
   @PostMapping("/drawer/lots/{id}/details")

@@ -89,7 +89,7 @@ record LotForm(
   }
 
   /** What is known of a lot, to be said anew. */
-  static LotForm of(Lot lot) {
+  static LotForm of(Lot lot, Catalogue catalogue) {
     LotDetails d = lot.details();
     Double water = d.plant().waterFraction();
     Long price = d.priceMinor();
@@ -98,7 +98,9 @@ record LotForm(
         d.thing(),
         d.name(),
         new LotForm.Plant(
-            name(d.plant().part()),
+            d.plant().part() == null
+                ? ""
+                : name(catalogue.herb(d.thing()).partNow(d.plant().part())),
             name(d.plant().cut()),
             name(d.plant().state()),
             water == null ? "" : plain(water * PERCENT)),

@@ -92,7 +92,7 @@ public final class LotWords {
         ? ""
         : (details.plant().state().name()
                 + " "
-                + details.plant().part().name()
+                + catalogue.herb(details.thing()).partNow(details.plant().part()).name()
                 + ", "
                 + details.plant().cut().name())
             .toLowerCase(Locale.ROOT);

@@ -126,8 +126,26 @@ class DrawerWordsTest {
             null,
             1250L);
 
-    assertThat(LotForm.of(lot(before, 500)).details(CATALOGUE, TODAY, Kitchen.METRIC))
+    assertThat(LotForm.of(lot(before, 500), CATALOGUE).details(CATALOGUE, TODAY, Kitchen.METRIC))
         .isEqualTo(before);
+  }
+
+  /** Bark was once counted among roots: what was entered so is told as what it is. */
+  @Test
+  void whatWasEnteredAsRootAndIsBarkIsToldAsBark() {
+    LotDetails bark =
+        new LotDetails(
+            Kind.HERB,
+            "cinnamon",
+            "",
+            new LotDetails.Plant(Part.ROOT, Cut.WHOLE, HerbState.DRIED, null),
+            Origin.BOUGHT,
+            "",
+            new LotDetails.Dates(null, TODAY.minusMonths(3), null, null),
+            null,
+            null);
+    assertThat(new LotWords(CATALOGUE, FMT).state(lot(bark, 60))).isEqualTo("dried bark, whole");
+    assertThat(LotForm.of(lot(bark, 60), CATALOGUE).plant().part()).isEqualTo("BARK");
   }
 
   @Test
