@@ -78,7 +78,7 @@ record BalanceView(
         balance.closes(),
         in.pieces,
         out.pieces,
-        balance.causes(),
+        balance.causes().stream().map(fmt::own).toList(),
         remains.marcG() == null,
         balance.reckoning());
   }

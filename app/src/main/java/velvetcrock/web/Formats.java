@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.extraction.Pull;
@@ -22,6 +24,9 @@ public final class Formats {
   private static final double HOURS_IN_HOURS = 48;
 
   private static final double HOURS_A_DAY = 24;
+
+  private static final Pattern METRIC_FIGURE =
+      Pattern.compile("(\\d+(?:\\.\\d+)?)(?:–(\\d+(?:\\.\\d+)?))? (g|ml|mm|°C)(?![\\w/])");
 
   /** A span narrower than this, as a share, is one figure. */
   private static final double SAME_WITHIN = 1e-3;
@@ -189,6 +194,25 @@ public final class Formats {
       high = number(range.high(), decimals);
     }
     return low.equals(high) ? one : low + "–" + high + unit;
+  }
+
+  /** A text whose figures are in g, ml, mm and °C, with them in the household's own units. */
+  public String own(String text) {
+    return METRIC_FIGURE
+        .matcher(text)
+        .replaceAll(
+            found -> {
+              double low = Double.parseDouble(found.group(1));
+              double high = found.group(2) == null ? low : Double.parseDouble(found.group(2));
+              Range range = Range.between(low, high);
+              return Matcher.quoteReplacement(
+                  switch (found.group(3)) {
+                    case "g" -> inOunces() ? g(range) : found.group();
+                    case "ml" -> inCups() ? ml(range) : found.group();
+                    case "mm" -> inInches() ? mm(range) : found.group();
+                    default -> inFahrenheit() ? degrees(range) : found.group();
+                  });
+            });
   }
 
   /** A temperature in the household's degrees. */

@@ -140,6 +140,14 @@ class UnitsTest {
     assertThat(US.value(line(43, "°C").lines().get(0))).isEqualTo("109 °F (43 °C)");
   }
 
+  @Test
+  void textsOfTheCoreAreToldInOwnUnits() {
+    String text = "About 71 g, 60–150 ml of it, 12 mm above, at 43 °C; 0.915 g/ml, 5 glasses.";
+    assertThat(METRIC.own(text)).isEqualTo(text);
+    assertThat(US.own(text))
+        .isEqualTo("About 2.5 oz, 4–10 tbsp of it, ½ in above, at 109 °F; 0.915 g/ml, 5 glasses.");
+  }
+
   private static Reckoning line(double value, String unit) {
     Reckoning.Writer lines = Reckoning.writer();
     lines.line("It", "so", value, unit, Standing.MEASURED);
