@@ -18,6 +18,7 @@
     n: () => moveTick(1),
     p: () => moveTick(-1),
     u: () => document.querySelector("[data-undo]")?.click(),
+    b: () => turnUnits(),
   };
 
   // Whoever moves in lives in the browser's time zone until something else is said.
@@ -37,7 +38,23 @@
     }
   });
 
+  // A figure says its other unit when it is tapped; all of them do when both are asked for.
+  const bothUnits = (both) => {
+    document.documentElement.classList.toggle("both-units", both);
+    document.querySelector("[data-both-units]")?.setAttribute("aria-pressed", String(both));
+  };
+  bothUnits(localStorage.getItem("both-units") === "yes");
+  const turnUnits = () => {
+    const both = !document.documentElement.classList.contains("both-units");
+    localStorage.setItem("both-units", both ? "yes" : "no");
+    bothUnits(both);
+  };
+
   document.addEventListener("click", (event) => {
+    if (event.target.closest("[data-both-units]")) turnUnits();
+    const figure = event.target.closest(".fig");
+    if (figure && !event.target.closest("a, button, label, summary"))
+      figure.classList.toggle("told");
     if (event.target.closest("[data-print]")) window.print();
     if (event.target.closest("[data-help]")) keys["?"]();
   });

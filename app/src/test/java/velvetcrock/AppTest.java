@@ -73,7 +73,11 @@ abstract class AppTest {
 
   @BeforeEach
   void moveIn() {
-    mvc = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
+    mvc =
+        MockMvcBuilders.webAppContextSetup(context)
+            .addFilter(new PlainFigures())
+            .apply(springSecurity())
+            .build();
     house = households.found("Test kitchen", "Europe/Oslo", "METRIC", true);
     keeper = new Somebody(house.id(), "Una");
     as(

@@ -154,7 +154,7 @@ class DoorsTest extends AppTest {
     send(keeper, "/kitchen/jars", "jarName", "Blue", "water", "a lot", "height", "tall")
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("value=\"a lot\"")))
-        .andExpect(content().string(containsString("not a number of centimetres")));
+        .andExpect(content().string(containsString("is no length")));
     send(keeper, "/kitchen/jars", "jarName", "Blue", "water", "530 g", "height", "10.544")
         .andExpect(redirectedUrl("/kitchen"));
     visit(keeper, "/kitchen").andExpect(content().string(containsString("80 mm wide")));

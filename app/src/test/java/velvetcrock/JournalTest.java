@@ -174,11 +174,12 @@ class JournalTest extends BottleHouse {
     visit(keeper, "/herbs/yarrow")
         .andExpect(content().string(containsString("Achillea millefolium")))
         .andExpect(content().string(containsString("/batches/" + code)))
-        .andExpect(content().string(containsString("Went well: Clear and green")))
-        .andExpect(content().string(containsString("Next time: Cut it finer")))
+        .andExpect(content().string(containsString("Went well: “Clear and green")))
+        .andExpect(content().string(containsString("Next time: “Cut it finer”")))
         .andExpect(content().string(containsString("Oil that its marc keeps")))
         .andExpect(content().string(containsString("by one batch of yours")));
-    visit(keeper, "/bench").andExpect(content().string(containsString("Next time: Cut it finer")));
+    visit(keeper, "/bench")
+        .andExpect(content().string(containsString("Next time: “Cut it finer”")));
     visit(keeper, "/herbs/heather")
         .andExpect(content().string(containsString("It has been in none yet")));
     visit(keeper, "/herbs/moonwort").andExpect(status().isNotFound());

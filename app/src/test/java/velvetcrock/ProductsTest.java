@@ -320,7 +320,7 @@ class ProductsTest extends ProductHouse {
       delimiter = '|',
       value = {
         "making|CAKE|Choose one of the list",
-        "hardness|rock|Expected 16, 1:5 or 3 tbsp to 1 cup",
+        "hardness|rock|Expected 16, 1:5, 20 g to 100 ml, or 3 tbsp to 1 cup",
         "hardness|300|between 1 and 90",
         "count|many|is not a number",
         "count|9999|Between 1 and 500",

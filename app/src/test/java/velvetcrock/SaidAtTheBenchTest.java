@@ -300,4 +300,107 @@ class SaidAtTheBenchTest extends AppTest {
   private static velvetcrock.core.materia.Catalogue catalogue() {
     return velvetcrock.core.materia.Catalogue.shipped();
   }
+
+  /** What lies in the jar takes up its own room; the oil fills the rest up to where it was said. */
+  @ParameterizedTest
+  @CsvSource({"to the neck, 0.92", "to the shoulder, 0.85"})
+  void oilFillsTheJarToWhereItWasSaid(String said, double share) throws Exception {
+    Charged charge =
+        charged(
+            with(
+                herbs("60 g"),
+                "amount",
+                "60 g",
+                "oils[0].carrier",
+                "olive",
+                "oils[0].share",
+                said,
+                "jar",
+                "jar-720"));
+    assertThat(charge.oil().oilMl().middle())
+        .isCloseTo(share * charge.jar().brimMl() - 60 / 1.4, within(1.0));
+  }
+
+  @Test
+  void oneOilIsMeasuredAndTheOtherFillsItUp() throws Exception {
+    Charged charge =
+        charged(
+            with(
+                herbs("60 g"),
+                "amount",
+                "60 g",
+                "oils[0].carrier",
+                "olive",
+                "oils[0].share",
+                "200 ml",
+                "oils[1].carrier",
+                "sunflower",
+                "oils[1].share",
+                "to the neck",
+                "jar",
+                "jar-720"));
+    double all = charge.oil().oilMl().middle();
+    assertThat(all).isCloseTo(0.92 * charge.jar().brimMl() - 60 / 1.4, within(1.0));
+    double first = charge.carriers().get(0).share();
+    assertThat(first / (first + charge.carriers().get(1).share()))
+        .isCloseTo(200 / all, within(0.01));
+  }
+
+  @Test
+  void aJarIsAskedForWhereItsNeckIsNamed() throws Exception {
+    assertThat(
+            reckoned(
+                with(
+                    herbs("60 g"),
+                    "amount",
+                    "60 g",
+                    "oils[0].carrier",
+                    "olive",
+                    "oils[0].share",
+                    "to the neck")))
+        .contains("Choose the jar that is to be so full");
+  }
+
+  @Test
+  void anInchAboveItCoversByAnInch() throws Exception {
+    Charged charge =
+        charged(
+            with(
+                herbs("60 g"),
+                "amount",
+                "60 g",
+                "oils[0].carrier",
+                "olive",
+                "oils[0].share",
+                "an inch above it",
+                "jar",
+                "jar-720"));
+    assertThat(charge.coverMm()).isCloseTo(25.4, within(0.1));
+    assertThat(charge.oil().oilMl().middle()).isGreaterThan(350);
+  }
+
+  @Test
+  void spiritIsWeighedOrMeasuredOrTakenByTheHerbsWeight() throws Exception {
+    for (String said : new String[] {"30 g", "37 ml", "0.5"}) {
+      Charged charge =
+          charged(
+              with(
+                  herbs("60 g"),
+                  "amount",
+                  "60 g",
+                  "oils[0].carrier",
+                  "olive",
+                  "method",
+                  "SPIRIT",
+                  "dose",
+                  said,
+                  "abv",
+                  "95",
+                  "spiritLot",
+                  "none",
+                  "read",
+                  "spirit-fire"));
+      assertThat(charge.manner().spirit().massG()).as(said).isCloseTo(30, within(0.1));
+    }
+  }
 }

@@ -96,6 +96,9 @@ class StoveTest extends AppTest {
         .andExpect(status().is3xxRedirection());
     send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "warm", "key", "y")
         .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("is between 140 and 167 °F: what a dial says")));
+    send(keeper, "/stove/" + code + "/log", "kind", "read", "temperature", "hot", "key", "z")
+        .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("such as 43 C or 110 F")));
   }
 
@@ -283,7 +286,7 @@ class StoveTest extends AppTest {
             "key",
             "b")
         .andExpect(status().isUnprocessableContent())
-        .andExpect(content().string(containsString("is not a number of centimetres")))
+        .andExpect(content().string(containsString("is no length")))
         .andExpect(content().string(containsString("value=\"wide\"")));
     send(keeper, "/stove/" + code + "/log", "kind", "off", "key", "c")
         .andExpect(content().string(containsString("It is not on the heat")));

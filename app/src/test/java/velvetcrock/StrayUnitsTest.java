@@ -1,107 +1,254 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.net.URI;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import velvetcrock.products.ProductRecord;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
- * Pages of a household that reads ounces, cups, °F and inches show no gram, millilitre, millimetre
- * or °C, and those of a metric one none of the others. Names of jars stay as they are, and what was
- * typed stays as it was typed.
+ * Walks every page of a household that has everything, as a US, a UK and a metric one would read
+ * it, each with a browser of another language: no gram, millilitre, millimetre, °C, A4 or British
+ * word where ounces are read, and none of the others where they are not. What stands in brackets
+ * behind its other unit, and what somebody typed, may.
  */
-class StrayUnitsTest extends ProductHouse {
+class StrayUnitsTest extends AppTest {
   private static final Pattern METRIC =
-      Pattern.compile("\\d\\s?(?:g|kg|ml|l|mm|cm)\\b(?!/)|°C|\\bA4\\b");
+      Pattern.compile(
+          "(?:\\d|, )\\s?(?:g|kg|ml|l|mm|cm)\\b(?!/| a gram)|°C|\\bA4\\b(?=,| \\d| plain| paper)");
   private static final Pattern CUSTOMARY =
       Pattern.compile(
-          "[\\d½¼¾⅓⅔⅛]\\s?(?:oz|lb|cups?|tbsp|tsp|in(?! (?:a|the|no|it)\\b))\\b|°F|\\bLetter\\b");
+          "[\\d½¼¾⅓⅔⅛]\\s?(?:fl oz|oz|lb|cups?|tbsp|tsp|in(?=[.,;)]|$))(?!\\w)|°F|\\bLetter\\b");
+  private static final Pattern BRITISH =
+      Pattern.compile("(?i)\\b(?:colours?|mould[sy]?|(?:milli)?litres?|ageing|vapour)\\b");
+  private static final Pattern AMERICAN =
+      Pattern.compile("(?i)\\b(?:colors?|molds?|(?:milli)?liters?|aging|vapor)\\b");
+
+  /** A jar is called by what is written on it where it is sold. */
   private static final Pattern NAMES =
       Pattern.compile(
-          "(?i)[\\w-]*(?: narrow| squat| size)? ?(?:jar|bottle) [\\d.]+ (?:ml|fl oz|litre)");
+          "(?i)(?:jar|bottle|tin|pint|size|flask)[\\w ,-]* (?:fl )?oz\\b|[\\d.½]+ (?:fl )?oz (?:jar|bottle|tin)");
 
-  private List<String> pages() throws Exception {
-    String code = bottled(40);
-    String standing = charge(9);
-    ProductRecord product = begun(salve(code, "60 ml", "12 g"));
-    pour(product, "30 ml", "BODY");
-    return List.of(
-        "/",
-        "/round",
-        "/bench",
-        "/stove",
-        "/cellar",
-        "/products",
-        "/drawer",
-        "/plans",
-        "/batches/" + standing,
-        "/batches/" + code,
-        "/batches/" + standing + "/strain",
-        "/cellar/" + code + "/A");
+  /** A figure behind its other unit, and what somebody typed. */
+  private static final String TWOFOLD =
+      "(?<=\\w|[½¼¾⅓⅔⅛]|°[CF]) \\((?:(?:about )?[\\d.–½¼¾⅓⅔⅛⅜⅝⅞ +]+"
+          + "(?:kg|ml|mm|cm|g|l|fl oz|oz|lb|cups?|tbsp|tsp|in|°C|°F))+\\)|“[^”]*”";
+
+  private static final int MOST_OF_ONE_KIND = 3;
+
+  private static final List<String> US =
+      List.of(
+          "zone=America/Chicago",
+          "kitchen=US",
+          "weights=OUNCES",
+          "volumes=CUPS",
+          "degrees=FAHRENHEIT",
+          "lengths=INCHES",
+          "dates=MONTH_FIRST",
+          "clock=HOURS_12",
+          "weekBegins=SUNDAY",
+          "paper=LETTER",
+          "spelling=AMERICAN",
+          "currency=USD");
+  private static final List<String> UK =
+      List.of(
+          "zone=Europe/London",
+          "kitchen=IMPERIAL",
+          "weights=GRAMS",
+          "volumes=MILLILITRES",
+          "degrees=CELSIUS",
+          "lengths=MILLIMETRES",
+          "dates=DAY_FIRST",
+          "clock=HOURS_12",
+          "weekBegins=MONDAY",
+          "paper=A4",
+          "spelling=BRITISH",
+          "currency=GBP");
+  private static final List<String> METRIC_HOUSE =
+      List.of(
+          "zone=Europe/Oslo",
+          "kitchen=METRIC",
+          "weights=GRAMS",
+          "volumes=MILLILITRES",
+          "degrees=CELSIUS",
+          "lengths=MILLIMETRES",
+          "dates=YEAR_FIRST",
+          "clock=HOURS_24",
+          "weekBegins=MONDAY",
+          "paper=A4",
+          "spelling=BRITISH",
+          "currency=EUR");
+
+  @Autowired JdbcTemplate jdbc;
+
+  @Autowired
+  @Qualifier("requestMappingHandlerMapping")
+  RequestMappingHandlerMapping routes;
+
+  private Somebody ailsa;
+  private Real real;
+  private Map<String, Object> before;
+
+  @BeforeEach
+  void atTheCottage() {
+    UUID cottage =
+        jdbc.queryForObject(
+            "select id from household where demo and name like 'Keeper%'", UUID.class);
+    ailsa = new Somebody(cottage, "Ailsa");
+    real = new Real(jdbc, cottage);
+    before = jdbc.queryForMap("select * from household where id = ?", cottage);
   }
 
-  private void settle(String... choices) throws Exception {
-    List<String> fields =
-        new ArrayList<>(List.of("household", "Test kitchen", "zone", "Europe/Oslo"));
-    fields.addAll(List.of(choices));
-    send(keeper, "/kitchen/settings", fields.toArray(String[]::new))
+  /** Other tests read the same household as it was. */
+  @AfterEach
+  void asItWas() {
+    before.forEach(
+        (column, value) ->
+            jdbc.update(
+                "update household set " + column + " = ? where id = ?",
+                value,
+                ailsa.householdId()));
+  }
+
+  private void settle(List<String> choices) throws Exception {
+    List<String> fields = new ArrayList<>(List.of("household", "Keeper’s cottage"));
+    choices.forEach(choice -> fields.addAll(List.of(choice.split("="))));
+    send(ailsa, "/kitchen/settings", fields.toArray(String[]::new))
         .andExpect(status().is3xxRedirection());
   }
 
-  private List<String> strays(List<String> pages, Pattern unit) throws Exception {
-    List<String> strays = new ArrayList<>();
-    for (String page : pages) {
-      Document html =
-          Jsoup.parse(
-              visit(keeper, page)
-                  .andExpect(status().isOk())
-                  .andReturn()
-                  .getResponse()
-                  .getContentAsString());
-      // what was typed, what is folded away with both, and names of vessels
-      html.select("table.reckoning, option, .thread, .thread-of-log, .log, title").remove();
-      String text = NAMES.matcher(html.select("main").text()).replaceAll("");
-      // ratios stay grams to millilitres
-      text = text.replaceAll("a gram of \\w+ keeps [\\d.–]+ ml", "");
-      Matcher matcher = unit.matcher(text);
-      while (matcher.find()) {
-        int from = Math.max(0, matcher.start() - 30);
-        strays.add(page + ": " + text.substring(from, Math.min(text.length(), matcher.end() + 10)));
+  /** All pages there are, one of each kind at least, and what they lead to. */
+  private Map<String, Document> pages(Locale browser) throws Exception {
+    Deque<String> left = new ArrayDeque<>();
+    for (var route : routes.getHandlerMethods().keySet()) {
+      Set<RequestMethod> methods = route.getMethodsCondition().getMethods();
+      if (methods.contains(RequestMethod.GET)) {
+        route.getPatternValues().forEach(pattern -> left.add(real.path(pattern)));
       }
     }
+    Map<String, Document> pages = new HashMap<>();
+    Map<String, Integer> kinds = new HashMap<>();
+    Set<String> seen = new HashSet<>();
+    while (!left.isEmpty()) {
+      String path = left.poll();
+      boolean stream = path.equals("/stove/live") || path.startsWith("/api");
+      if (stream || path.startsWith("/people/export") || !seen.add(path)) {
+        continue;
+      }
+      MockHttpServletResponse response =
+          mvc.perform(get(URI.create(path)).locale(browser).with(authentication(signedIn(ailsa))))
+              .andReturn()
+              .getResponse();
+      String type = response.getContentType();
+      if (response.getStatus() != 200 || type == null || !type.startsWith("text/html")) {
+        continue;
+      }
+      Document page = Jsoup.parse(response.getContentAsString());
+      pages.put(path, page);
+      for (Element link : page.select("main a[href^=/]")) {
+        String next = link.attr("href").replaceAll("#.*", "");
+        String kind = next.replaceAll("\\b[A-Z0-9]{3,5}(-[A-Z])?\\b|[0-9a-f-]{36}|\\?.*", "*");
+        if (!next.contains("export") && kinds.merge(kind, 1, Integer::sum) <= MOST_OF_ONE_KIND) {
+          left.add(next);
+        }
+      }
+    }
+    return pages;
+  }
+
+  private Set<String> strays(Locale browser, Pattern units, Pattern words) throws Exception {
+    Map<String, Document> pages = pages(browser);
+    assertThat(pages).hasSizeGreaterThan(70);
+    Set<String> strays = new TreeSet<>();
+    pages.forEach(
+        (path, page) -> {
+          page.select("[data-as-is], title").remove();
+          StringBuilder all = new StringBuilder(page.body().text());
+          page.select("input:not([type=hidden], [type=radio], [type=checkbox]), textarea")
+              .forEach(
+                  i ->
+                      all.append(" | ")
+                          .append(i.val())
+                          .append(" | ")
+                          .append(i.attr("placeholder")));
+          for (Pattern stray : List.of(units, words)) {
+            found(all.toString(), stray).forEach(found -> strays.add(path + ": " + found));
+          }
+        });
     return strays;
   }
 
-  @Test
-  void aHouseholdOfOuncesAndCupsSeesNoGram() throws Exception {
-    List<String> pages = pages();
-    settle(
-        "kitchen",
-        "US",
-        "weights",
-        "OUNCES",
-        "volumes",
-        "CUPS",
-        "degrees",
-        "FAHRENHEIT",
-        "lengths",
-        "INCHES",
-        "paper",
-        "LETTER");
-    assertThat(strays(pages, METRIC)).isEmpty();
+  private static List<String> found(String page, Pattern stray) {
+    String text = NAMES.matcher(page.replaceAll(TWOFOLD, "")).replaceAll("");
+    List<String> found = new ArrayList<>();
+    Matcher matcher = stray.matcher(text);
+    while (matcher.find()) {
+      int from = Math.max(0, matcher.start() - 40);
+      found.add(text.substring(from, Math.min(text.length(), matcher.end() + 15)));
+    }
+    return found;
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Pour 300 ml of it, METRIC, true",
+    "Pour 1¼ cups (300 ml) of it, METRIC, false",
+    "typed “300 ml” there, METRIC, false",
+    "at 43 °C, METRIC, true",
+    "'Depth inside, cm', METRIC, true",
+    "printed on A4 paper, METRIC, true",
+    "12 grapes in tin A4, METRIC, false",
+    "8 oz of wax, CUSTOMARY, true",
+    "60 g (2.1 oz) of wax, CUSTOMARY, false",
+    "3 in a row, CUSTOMARY, false",
+    "½ in., CUSTOMARY, true",
+    "a 4 oz tin, CUSTOMARY, false",
+    "a dark colour, BRITISH, true",
+    "coloured by hand, BRITISH, false",
+    "some mold, AMERICAN, true"
+  })
+  void aStrayIsSeen(String text, String kind, boolean stray) {
+    Pattern pattern =
+        Map.of("METRIC", METRIC, "CUSTOMARY", CUSTOMARY, "BRITISH", BRITISH, "AMERICAN", AMERICAN)
+            .get(kind);
+    assertThat(found(text, pattern)).hasSize(stray ? 1 : 0);
   }
 
   @Test
-  void aMetricHouseholdSeesNoOunce() throws Exception {
-    List<String> pages = pages();
-    settle("kitchen", "METRIC");
-    assertThat(strays(pages, CUSTOMARY)).isEmpty();
+  void noPageHasAStray() throws Exception {
+    settle(US);
+    assertThat(strays(Locale.GERMANY, METRIC, BRITISH)).as("US").isEmpty();
+    settle(UK);
+    assertThat(strays(Locale.US, CUSTOMARY, AMERICAN)).as("UK").isEmpty();
+    settle(METRIC_HOUSE);
+    assertThat(strays(Locale.UK, CUSTOMARY, AMERICAN)).as("metric").isEmpty();
   }
 }

@@ -259,10 +259,13 @@ class LogController {
   @Operation(
       summary =
           "Adds temperatures from CSV: a time column and one in °C or °F, by their header; °C where it"
-              + " does not say. Times without a zone are of the zone asked for.")
+              + " does not say. Times without a zone are of the zone asked for; clock says whether the"
+              + " logger’s clock was changed with that zone’s or stayed, and is asked for where it"
+              + " matters.")
   ReadingsOut readingsCsv(
       @PathVariable String code,
       @RequestParam(required = false) @Nullable String zone,
+      @RequestParam(required = false) @Nullable String clock,
       HttpServletRequest request)
       throws IOException {
     BatchRecord batch = batches.find(code);
@@ -275,7 +278,7 @@ class LogController {
     LoggerFile file = LoggerFile.of(new ByteArrayInputStream(csv));
     file.read(
         new ByteArrayInputStream(csv),
-        new LoggerFile.Choices(LoggerFile.Scale.CELSIUS, false, zone(zone)),
+        new LoggerFile.Choices(LoggerFile.Scale.CELSIUS, false, zone(zone), changed(clock)),
         new LoggerFile.Sink() {
           @Override
           public void reading(long line, Reading reading) {
@@ -295,6 +298,13 @@ class LogController {
     Window window =
         new BatchReckoning(catalogues.current(), batch.state()).window(households.current().zone());
     return BatchOut.of(batch, window, whole, bottles);
+  }
+
+  private static @Nullable Boolean changed(@Nullable String clock) {
+    if (clock == null || clock.equals("changed") || clock.equals("stayed")) {
+      return clock == null ? null : clock.equals("changed");
+    }
+    throw new Refused(LoggerFile.CLOCK_FIELD, "Say changed or stayed, not “" + clock + "”.");
   }
 
   private static @Nullable ZoneId zone(@Nullable String zone) {

@@ -24,6 +24,7 @@ import velvetcrock.kitchen.Places;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 
 /** A batch's page, its log and taking entries back. */
 @Controller
@@ -62,6 +63,7 @@ class BatchController {
   String log(
       @PathVariable String code,
       LogForm form,
+      Happened when,
       @RequestParam(defaultValue = "") String back,
       Model model,
       RedirectAttributes flash,
@@ -77,7 +79,7 @@ class BatchController {
               batch.state().charge().carriers().get(0).carrier(),
               id -> places.one(id).stand(),
               this::vessel);
-      Instant at = form.at(house.zone());
+      Instant at = when.at();
       Written written =
           acts.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
       Formats fmt = households.formats(house);

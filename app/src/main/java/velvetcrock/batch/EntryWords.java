@@ -284,7 +284,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told noted(Noted event) {
-    return new Told("Note", event.text());
+    return new Told("Note", "“" + event.text() + "”");
   }
 
   @Override
@@ -292,8 +292,8 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
     return new Told(
         "Looked back",
         Stream.of(
-                event.well().isBlank() ? "" : "Went well: " + event.well(),
-                event.nextTime().isBlank() ? "" : "Next time: " + event.nextTime())
+                event.well().isBlank() ? "" : "Went well: “" + event.well() + "”",
+                event.nextTime().isBlank() ? "" : "Next time: “" + event.nextTime() + "”")
             .filter(s -> !s.isEmpty())
             .collect(Collectors.joining("\n")));
   }

@@ -1,9 +1,5 @@
 package velvetcrock.batch;
 
-import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.function.Function;
@@ -55,7 +51,6 @@ import velvetcrock.web.Typed;
  * An entry for the log as it was typed.
  *
  * @param kind the kind of entry
- * @param happened when, as a date and time of the household; empty for now
  * @param look what was seen
  * @param oil what was seen of water in the oil
  * @param smell what was smelled
@@ -68,7 +63,6 @@ import velvetcrock.web.Typed;
  */
 record LogForm(
     @Nullable String kind,
-    @Nullable String happened,
     @Flat Look look,
     @Flat InOil oil,
     @Flat Smell smell,
@@ -216,23 +210,6 @@ record LogForm(
       case "thrown-out" -> new ThrownOut(Typed.named(Ending.class, words.reason(), "reason"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
-  }
-
-  /**
-   * When it happened.
-   *
-   * @return null for now
-   * @throws Refused at {@code happened}
-   */
-  @Nullable Instant at(ZoneId zone) {
-    if (Typed.text(happened).isEmpty()) {
-      return null;
-    }
-    try {
-      return LocalDateTime.parse(Typed.text(happened)).atZone(zone).toInstant();
-    } catch (DateTimeParseException e) {
-      throw new Refused("happened", "“" + Typed.text(happened) + "” is not a date and time.");
-    }
   }
 
   private BatchEvent looked() {

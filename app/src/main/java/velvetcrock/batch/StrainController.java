@@ -31,6 +31,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.KeepingWords;
 
 /** Straining and bottling a batch. */
@@ -78,12 +79,13 @@ class StrainController {
   String strained(
       @PathVariable String code,
       StrainForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
     BatchRecord batch = batches.find(code);
     try {
-      Written written = strainer.strain(batch, form);
+      Written written = strainer.strain(batch, form, when);
       if (written.repeated()) {
         flash.addFlashAttribute("notice", "That straining is in the log already.");
       }
@@ -235,8 +237,7 @@ class StrainController {
         "unbottled", fmt.ml(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl()));
     model.addAttribute(
         "allOfIt",
-        fmt.number(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl(), 0)
-            + " ml");
+        fmt.typedMl(new BatchReckoning(catalogues.current(), batch.state()).unbottledMl()));
     model.addAttribute("fresh", form.amount() == null);
     model.addAttribute("doses", doses(batch, fmt));
     model.addAttribute("form", form);

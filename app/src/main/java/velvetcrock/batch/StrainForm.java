@@ -22,7 +22,6 @@ import velvetcrock.web.Forms;
 record StrainForm(
     @Nullable String amount,
     @Nullable String expression,
-    @Nullable String happened,
     @Nullable String bestBefore,
     @Nullable String openedOn,
     @Nullable String second,

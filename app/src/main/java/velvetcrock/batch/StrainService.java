@@ -2,8 +2,6 @@ package velvetcrock.batch;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +28,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Dates;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Straining and bottling: from what was typed to entries in the log. */
@@ -56,7 +55,7 @@ class StrainService {
    * @throws Refused at every field that cannot be read
    */
   @Transactional
-  public Written strain(BatchRecord batch, StrainForm form) {
+  public Written strain(BatchRecord batch, StrainForm form, Happened when) {
     Household house = households.current();
     BatchReckoning reckoning =
         new BatchReckoning(catalogues.current(), batch.state(), experience.own());
@@ -70,7 +69,7 @@ class StrainService {
             () ->
                 Amounts.oilMl(Typed.text(form.amount()), house.kitchen(), reckoning.carriers())
                     .middle());
-    LocalDate on = problems.attempt("happened", () -> Dates.read(form.happened()));
+    Instant at = problems.attempt(when::at);
     Double marcG =
         Typed.blank(form.marc())
             ? null
@@ -96,7 +95,6 @@ class StrainService {
                 form.fine() != null,
                 form.settles() != null,
                 form.sure() != null));
-    Instant at = on == null ? null : moment(on, house);
     String key = Optional.ofNullable(form.key()).orElse("");
     Written written = acts.append(batch.code(), event, at, null, key);
     saw.ifPresent(look -> acts.append(batch.code(), look, at, null, key + ":saw"));
@@ -205,12 +203,5 @@ class StrainService {
       throw new Refused("bottles[0].amount", "A batch has at most 26 bottles.");
     }
     return String.valueOf((char) ('A' + index));
-  }
-
-  private @Nullable Instant moment(LocalDate day, Household house) {
-    ZoneId zone = house.zone();
-    return day.equals(households.today(house))
-        ? null
-        : day.atTime(LocalTime.NOON).atZone(zone).toInstant();
   }
 }

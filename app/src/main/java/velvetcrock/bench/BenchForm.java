@@ -205,7 +205,7 @@ public record BenchForm(
   }
 
   /** The same with nothing missing and the asked change made. */
-  BenchForm completed(String usualCarrier, String usualPlace) {
+  BenchForm completed(String usualCarrier, String usualPlace, String usualAmount) {
     List<HerbRow> herbRows = herbRows();
     List<OilRow> oilsTyped = rows(oils, new OilRow(null, null, null), "oils");
     List<OilRow> oilRows =
@@ -221,7 +221,7 @@ public record BenchForm(
       herbRows = herbRows.stream().map(HerbRow::dried).toList();
     }
     return new BenchForm(
-        changed("amount", inAll(herbRows), "60 g"),
+        changed("amount", inAll(herbRows), usualAmount),
         herbRows,
         oilRows,
         new BenchForm.Per(

@@ -462,7 +462,7 @@ record BenchView(
                 "Less herb",
                 fmt.g(floor(less.herbMassG())) + " for the same oil",
                 "Covers at " + fmt.ratio(up(less.oilPerHerb())),
-                "amount=" + fmt.number(floor(less.herbMassG()), 1) + " g"));
+                "amount=" + fmt.typedG(floor(less.herbMassG()))));
       } else if (way instanceof WayOut.NarrowerJar narrower) {
         plan.narrower()
             .ifPresent(

@@ -49,10 +49,10 @@ record Remarks(
   }
 
   /** The sentence of a batch, to be changed. */
-  static BenchForm form(BatchState state, List<Place> places) {
+  static BenchForm form(BatchState state, List<Place> places, Formats fmt) {
     Charged charge = state.charge();
     boolean alone = charge.herbs().size() == 1;
-    String grams = plain(charge.herbMassG().middle()) + " g";
+    String grams = fmt.typedG(charge.herbMassG().middle());
     String place =
         places.stream()
             .map(p -> p.id().toString())
@@ -73,7 +73,7 @@ record Remarks(
                         null,
                         h.cut().name(),
                         h.state().name(),
-                        alone ? "1" : plain(h.massG().middle()) + " g",
+                        alone ? "1" : fmt.typedG(h.massG().middle()),
                         null,
                         null,
                         null,
@@ -95,7 +95,7 @@ record Remarks(
             spirit == null ? null : plain(spirit.abvPercent()),
             spirit == null ? null : plain(spirit.massG() / charge.herbMassG().middle()),
             null),
-        new BenchForm.Standing(charge.jar().key(), plain(charge.coverMm()) + " mm", place),
+        new BenchForm.Standing(charge.jar().key(), fmt.mm(charge.coverMm()), place),
         charge.purpose().name(),
         new BenchForm.From(null, null),
         null);

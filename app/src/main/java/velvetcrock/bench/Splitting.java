@@ -113,7 +113,7 @@ class Splitting {
 
   private static BenchForm with(BenchForm form, Variant variant, String also) {
     String place = Optional.ofNullable(form.stand().place()).orElse("");
-    return form.asked(variant.changes() + ";" + also).completed("", place);
+    return form.asked(variant.changes() + ";" + also).completed("", place, "");
   }
 
   private static void check(Reckoned plan, Differs differs) {

@@ -1,6 +1,7 @@
 package velvetcrock.bench;
 
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.ByEye;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.HerbPortion;
+import velvetcrock.core.charge.Level;
 import velvetcrock.core.charge.Ratio;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.materia.Carrier;
@@ -32,12 +34,14 @@ import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.RatioText;
 import velvetcrock.core.measure.Rows;
 import velvetcrock.core.measure.Units;
 import velvetcrock.core.moisture.Moisture;
+import velvetcrock.core.spirit.SpiritDose;
 import velvetcrock.drawer.Drawer;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.kitchen.Appliances;
@@ -55,6 +59,8 @@ class WishReader {
   private static final double WETTEST_PERCENT = 97;
   private static final double IN_ALL_WITHIN = 1.12;
   private static final double MOST_COVER_MM = 200;
+
+  private static final Measure OPEN = new Measure(Measure.Kind.PARTS, Range.exactly(1), "");
 
   private final Catalogues catalogues;
   private final Drawer drawer;
@@ -95,8 +101,6 @@ class WishReader {
       herbs.add(herb);
     }
     OilsSaid said = oils(Objects.requireNonNull(form.oils()), bench, problems);
-    List<InOil> oils = new ArrayList<>(said.oils());
-    Optional<Range> oilMl = said.ml();
     String code = Typed.text(form.from().earlier());
     Optional<EarlierOils.Found> earlier =
         code.isEmpty()
@@ -105,17 +109,6 @@ class WishReader {
                 problems.attempt(
                     "earlier",
                     () -> earlierOils.find(code, households.today(households.current()))));
-    earlier.ifPresent(
-        found -> {
-          oils.clear();
-          found
-              .carriers()
-              .forEach(
-                  c ->
-                      oils.add(
-                          new InOil(
-                              catalogue().carrier(c.carrier()), c.share(), Optional.empty())));
-        });
     Purpose purpose = problems.attempt("use", () -> Typed.named(Purpose.class, form.use(), "use"));
     String kind = Typed.text(form.per().ratioKind());
     problems.require(
@@ -125,6 +118,8 @@ class WishReader {
     Double ratio = problems.attempt("ratio", () -> ratio(form.per().ratio()));
     Jar jar = problems.attempt("jar", () -> jar(Typed.text(form.stand().jar()), bench.jars()));
     problems.require(!kind.equals("fill") || jar != null, "jar", "Choose the jar to be filled.");
+    problems.require(
+        !said.toAPlace() || jar != null, "jar", "Choose the jar that is to be so full.");
     Double cover =
         problems.attempt("cover", () -> cover(Typed.text(form.stand().cover()), bench.units()));
     Place place =
@@ -152,18 +147,19 @@ class WishReader {
     for (int i = 0; i < rows.size(); i++) {
       in.add(portion(rows.get(i), i, herbs.get(i), masses.get(i), form, bench));
     }
+    OilsSaid poured = said.upTo(jar, in);
     return new Wish(
         in,
-        oils,
-        eye.map(ByEye::oilMl).or(() -> kind.equals("fill") ? Optional.empty() : oilMl),
+        earlier.map(this::again).orElse(poured.oils()),
+        eye.map(ByEye::oilMl).or(() -> kind.equals("fill") ? Optional.empty() : poured.ml()),
         new Wish.OilPerHerb(kind, ratio),
         jar,
-        cover,
+        said.aboveMm().orElse(cover),
         place,
         purpose,
         method,
         !Typed.blank(form.slurry()),
-        method == Method.SPIRIT ? Optional.of(spirit(form)) : Optional.empty(),
+        method == Method.SPIRIT ? Optional.of(spirit(form, in, bench)) : Optional.empty(),
         new Wish.From(
             Typed.text(form.from().again()),
             earlier.map(EarlierOils.Found::earlier),
@@ -187,38 +183,134 @@ class WishReader {
         lot);
   }
 
+  private List<InOil> again(EarlierOils.Found found) {
+    return found.carriers().stream()
+        .map(c -> new InOil(catalogue().carrier(c.carrier()), c.share(), Optional.empty()))
+        .toList();
+  }
+
   /**
    * The oils.
    *
    * @param ml how much there is in all, where amounts were said
+   * @param level how high the one at {@code levelAt} is to stand, where that was said of one
    */
-  private record OilsSaid(List<InOil> oils, Optional<Range> ml) {
-    static final OilsSaid NONE = new OilsSaid(List.of(), Optional.empty());
+  private record OilsSaid(
+      List<InOil> oils, Optional<Range> ml, Optional<Level> level, int levelAt) {
+    static final OilsSaid NONE = new OilsSaid(List.of(), Optional.empty(), Optional.empty(), 0);
+
+    /** Whether the jar decides how much it is. */
+    boolean toAPlace() {
+      return level.isPresent() && level.get().share().isPresent();
+    }
+
+    /** How far above the herb it is to stand, mm, where that was said. */
+    Optional<Double> aboveMm() {
+      return level.filter(l -> l.aboveMm().isPresent()).map(l -> l.aboveMm().getAsDouble());
+    }
+
+    /** The same with what fills the jar so far, once it is known what lies in it. */
+    OilsSaid upTo(@Nullable Jar jar, List<InHerb> herbs) {
+      if (!toAPlace() || jar == null) {
+        return this;
+      }
+      double full = level.orElseThrow().share().getAsDouble() * jar.brimMl();
+      Range solids = Range.exactly(0);
+      for (InHerb herb : herbs) {
+        solids =
+            solids.plus(
+                new Range(
+                    herb.portion().withMassG(herb.massG().low()).solidsMl(),
+                    herb.portion().withMassG(herb.massG().high()).solidsMl()));
+      }
+      Range all = new Range(full - solids.high(), full - solids.low());
+      double rest = all.middle() - ml.map(Range::middle).orElse(0.0);
+      if (all.low() <= 0 || rest <= 0) {
+        throw new Refused(
+            "oils[" + levelAt + "]",
+            "The jar is so full without it already. Take a larger jar, or less of the others.");
+      }
+      List<InOil> filled = new ArrayList<>(oils);
+      InOil open = filled.get(levelAt);
+      filled.set(levelAt, new InOil(open.carrier(), rest, open.lot()));
+      return new OilsSaid(filled, Optional.of(all), level, levelAt);
+    }
   }
 
   private OilsSaid oils(List<OilRow> rows, Bench bench, Problems problems) {
     List<Carrier> carriers = new ArrayList<>();
+    List<String> typed = new ArrayList<>();
+    List<Integer> rowOf = new ArrayList<>();
+    Optional<Level> level = Optional.empty();
+    int levelAt = 0;
     for (int i = 0; i < rows.size(); i++) {
       String key = Typed.text(rows.get(i).carrier());
       carriers.add(problems.attempt("oils[" + i + "]", () -> catalogue().carrier(key)));
+      String amount = Typed.text(rows.get(i).share());
+      Optional<Level> high = Level.of(amount, bench.units().lengths());
+      boolean second = high.isPresent() && level.isPresent();
+      boolean depthOfSeveral = rows.size() > 1 && high.flatMap(WishReader::depth).isPresent();
+      problems.require(
+          !second && !depthOfSeveral,
+          "oils[" + i + "]",
+          "How high it stands can be said of one oil alone. Give each an amount, or parts.");
+      if (high.isPresent()) {
+        level = high;
+        levelAt = i;
+      }
+      if (high.isEmpty()) {
+        typed.add(amount);
+        rowOf.add(i);
+      }
     }
-    List<String> typed = rows.stream().map(r -> Typed.text(r.share())).toList();
-    Rows said = problems.attempt(() -> Rows.read(typed, bench.kitchen(), i -> "oils[" + i + "]"));
+    if (typed.isEmpty()) {
+      typed.add("");
+      rowOf.add(levelAt);
+    }
+    Rows said =
+        problems.attempt(
+            () -> Rows.read(typed, bench.kitchen(), i -> "oils[" + rowOf.get(i) + "]"));
     if (said == null || carriers.contains(null)) {
       return OilsSaid.NONE;
     }
+    return oils(rows, carriers, said, new Open(level, levelAt), bench, problems);
+  }
+
+  /** The oil of which it was said how high it stands, if of any. */
+  private record Open(Optional<Level> level, int at) {
+    boolean is(int row) {
+      return level.isPresent() && at == row;
+    }
+  }
+
+  private static Optional<Double> depth(Level level) {
+    return level.aboveMm().isPresent()
+        ? Optional.of(level.aboveMm().getAsDouble())
+        : Optional.empty();
+  }
+
+  private OilsSaid oils(
+      List<OilRow> rows,
+      List<Carrier> carriers,
+      Rows said,
+      Open open,
+      Bench bench,
+      Problems problems) {
     List<InOil> oils = new ArrayList<>();
     Range all = Range.exactly(0);
+    Iterator<Measure> measures = said.each().iterator();
     for (int i = 0; i < rows.size(); i++) {
       Carrier carrier = carriers.get(i);
-      Measure measure = said.each().get(i);
+      Measure measure = open.is(i) ? OPEN : measures.next();
       Range ml =
-          said.parts()
-              ? measure.amount()
-              : problems.attempt(
-                  "oils[" + i + "]", () -> Amounts.oilMl(measure, bench.kitchen(), carrier));
+          open.is(i)
+              ? Range.exactly(1)
+              : said.parts()
+                  ? measure.amount()
+                  : problems.attempt(
+                      "oils[" + i + "]", () -> Amounts.oilMl(measure, bench.kitchen(), carrier));
       if (ml != null) {
-        all = all.plus(ml);
+        all = open.is(i) ? all : all.plus(ml);
         oils.add(
             new InOil(
                 carrier,
@@ -226,7 +318,9 @@ class WishReader {
                 lot(Kind.CARRIER, carrier.key(), null, Typed.text(rows.get(i).lot()))));
       }
     }
-    return new OilsSaid(oils, said.parts() ? Optional.empty() : Optional.of(all));
+    boolean amounts = !said.parts() && all.high() > 0;
+    return new OilsSaid(
+        oils, amounts ? Optional.of(all) : Optional.empty(), open.level(), open.at());
   }
 
   private static Rows herbRows(List<HerbRow> rows, Bench bench) {
@@ -243,16 +337,15 @@ class WishReader {
         : drawer.meant(kind, thing, state, named);
   }
 
-  private InSpirit spirit(BenchForm form) {
+  private InSpirit spirit(BenchForm form, List<InHerb> herbs, Bench bench) {
     Optional<LotRecord> lot = lot(Kind.SPIRIT, "", null, Typed.text(form.spirit().spiritLot()));
     double abv =
         lot.map(l -> Objects.requireNonNull(l.lot().details().abvPercent()))
             .orElseGet(
                 () -> Typed.at("abv", () -> Typed.number(form.spirit().abv(), 20, 100, "% vol")));
+    double herbG = herbs.stream().mapToDouble(h -> h.massG().middle()).sum();
     double dose =
-        Typed.at(
-            "dose",
-            () -> Typed.number(form.spirit().dose(), 0.25, 1, "grams of spirit to a gram of herb"));
+        Typed.at("dose", () -> SpiritDose.read(form.spirit().dose(), bench.kitchen(), abv, herbG));
     return new InSpirit(abv, dose, lot);
   }
 
@@ -452,12 +545,7 @@ class WishReader {
     if (typed.equals("0")) {
       return 0;
     }
-    String bare = units.lengths() == Units.Lengths.INCHES ? "in" : "mm";
-    Measure depth = new MeasureReader(units.kitchen()).bare(bare).readAny(typed);
-    if (depth.kind() != Measure.Kind.DEPTH) {
-      throw new Refused("", "“" + typed + "” is no depth of cover, such as 12 mm or half an inch.");
-    }
-    double mm = depth.amount().middle();
+    double mm = Lengths.mm(typed, units.lengths().small());
     if (mm > MOST_COVER_MM) {
       throw new Refused("", "Between 0 and 200 mm of cover; “" + typed + "” was read.");
     }

@@ -42,6 +42,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.papers.Passes;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
 
@@ -85,6 +86,7 @@ class BottleController {
       @PathVariable String code,
       @PathVariable String letter,
       BottleForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -105,7 +107,7 @@ class BottleController {
               acts.append(
                   code,
                   new Drawn(normal(letter), ml, Typed.text(form.amount()), what),
-                  null,
+                  when.at(),
                   null,
                   key(form));
           tell(written, "That draw", "Drawn: " + fmt.ml(ml) + ".", flash);
@@ -118,6 +120,7 @@ class BottleController {
       @PathVariable String code,
       @PathVariable String letter,
       BottleForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -128,7 +131,8 @@ class BottleController {
         model,
         response,
         batch -> {
-          Written written = acts.append(code, event(form, letter, batch), null, null, key(form));
+          Written written =
+              acts.append(code, event(form, letter, batch), when.at(), null, key(form));
           String done =
               switch (Typed.text(form.kind())) {
                 case "opened" -> "Opened.";
@@ -145,6 +149,7 @@ class BottleController {
       @PathVariable String code,
       @PathVariable String letter,
       BottleForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -157,7 +162,7 @@ class BottleController {
         batch -> {
           BatchEvent event =
               new BottleGone(normal(letter), Typed.named(Ending.class, form.reason(), "reason"));
-          Written written = acts.append(code, event, null, null, key(form));
+          Written written = acts.append(code, event, when.at(), null, key(form));
           flash.addFlashAttribute(
               "notice", "Bottle " + batch.code() + "-" + normal(letter) + " is gone.");
           flash.addFlashAttribute("undo", written);
@@ -232,7 +237,7 @@ class BottleController {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("stands", bottle.store());
-    model.addAttribute("holds", fmt.number(bottle.sizeMl(), 0) + " ml");
+    model.addAttribute("holds", fmt.typedMl(bottle.sizeMl()));
     model.addAttribute(
         "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
     return "cellar/bottle";

@@ -40,6 +40,7 @@ import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** The drawer's pages: its fronts, the lots behind them, and each lot. */
@@ -197,6 +198,7 @@ class DrawerController {
   String change(
       @PathVariable UUID id,
       ChangeForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -204,7 +206,7 @@ class DrawerController {
     return Forms.saved(
         () -> {
           drawer.append(
-              id, event(form, lot), null, null, Optional.ofNullable(form.key()).orElse(""));
+              id, event(form, lot), when.at(), null, Optional.ofNullable(form.key()).orElse(""));
           return "Noted in its log.";
         },
         "/drawer/lots/" + id,

@@ -4,9 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.Comparator;
 import java.util.Objects;
 import java.util.Optional;
@@ -43,6 +41,7 @@ import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Loads that dry: hung up, weighed now and then, bent, and put away as a lot. */
@@ -72,7 +71,6 @@ class DryingController {
       @Nullable String begunOn,
       @Nullable String what,
       @Nullable String snap,
-      @Nullable String happened,
       @Nullable String key) {
 
     /** Where it comes from. */
@@ -119,6 +117,7 @@ class DryingController {
   String log(
       @PathVariable UUID id,
       DryingForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -126,11 +125,7 @@ class DryingController {
     return Forms.saved(
         () -> {
           dryings.append(
-              id,
-              event(form, house),
-              happened(form, house),
-              null,
-              Optional.ofNullable(form.key()).orElse(""));
+              id, event(form, house), when.at(), null, Optional.ofNullable(form.key()).orElse(""));
           return "Noted.";
         },
         "/drawer/drying/" + id,
@@ -143,6 +138,7 @@ class DryingController {
   String putAway(
       @PathVariable UUID id,
       DryingForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
@@ -153,7 +149,8 @@ class DryingController {
           Double massG = typed.isEmpty() ? null : (Double) grams(typed, house);
           HerbState state =
               Typed.text(form.what()).equals("wilted") ? HerbState.WILTED : HerbState.DRIED;
-          dryings.putAway(id, massG, typed, state, Optional.ofNullable(form.key()).orElse(""));
+          dryings.putAway(
+              id, massG, typed, state, when.at(), Optional.ofNullable(form.key()).orElse(""));
           return state == HerbState.WILTED
               ? "It is a lot of wilted herb now: use it today."
               : "Put away: it is a lot of dried herb now.";
@@ -229,18 +226,6 @@ class DryingController {
       case "thrown-out" -> new LoadThrownOut();
       default -> throw new Refused("what", "Choose what happened.");
     };
-  }
-
-  private @Nullable Instant happened(DryingForm form, Household house) {
-    String typed = Typed.text(form.happened());
-    if (typed.isEmpty()) {
-      return null;
-    }
-    try {
-      return LocalDateTime.parse(typed).atZone(house.zone()).toInstant();
-    } catch (DateTimeParseException e) {
-      throw new Refused("happened", "“" + typed + "” is not a date and time.");
-    }
   }
 
   private double grams(String typed, Household house) {

@@ -176,12 +176,19 @@ public class Dryings {
    *
    * @param massG what it weighs, g; the last weighing if null
    * @param state dried, or wilted on the way there
+   * @param at when; null for now
    * @return the lot
    * @throws Refused at {@code snap} if it is to be dried and does not crumble, at {@code amount}
    *     for a weight that cannot be
    */
   @Transactional
-  public UUID putAway(UUID id, @Nullable Double massG, String text, HerbState state, String key) {
+  public UUID putAway(
+      UUID id,
+      @Nullable Double massG,
+      String text,
+      HerbState state,
+      @Nullable Instant at,
+      String key) {
     Optional<UUID> before = drawer.addedUnder("lot:" + key);
     if (before.isPresent()) {
       return before.get();
@@ -189,7 +196,7 @@ public class Dryings {
     Drying drying =
         massG == null
             ? load(id).drying()
-            : append(id, new LoadWeighed(massG, text), null, null, "weigh:" + key);
+            : append(id, new LoadWeighed(massG, text), at, null, "weigh:" + key);
     double water = state == HerbState.WILTED ? drying.waterNow() : drying.waterWhenCrisp();
     DryingBegun begun = drying.begun();
     Household house = households.current();
@@ -208,9 +215,9 @@ public class Dryings {
                 begun.origin() == LotDetails.Origin.BOUGHT ? null : 0L),
             drying.massG(),
             text,
-            null,
+            at,
             "lot:" + key);
-    append(id, new PutAway(drying.massG(), water, lot, state), null, null, key);
+    append(id, new PutAway(drying.massG(), water, lot, state), at, null, key);
     return lot;
   }
 

@@ -16,6 +16,7 @@ import velvetcrock.core.Figures;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.References;
+import velvetcrock.core.measure.Units;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 import velvetcrock.web.NotFound;
@@ -67,8 +68,11 @@ class CatalogueController {
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
+    Units.Degrees own = households.current().units().degrees();
     return Forms.saved(
-        () -> catalogues.keep(kind, form) + ": kept. It is reckoned with from now on.",
+        () ->
+            catalogues.keep(kind, form.inCelsius(kind, own))
+                + ": kept. It is reckoned with from now on.",
         "/kitchen/catalogue",
         flash,
         response,

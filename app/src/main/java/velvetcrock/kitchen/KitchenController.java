@@ -243,8 +243,7 @@ class KitchenController {
   private double celsius(@Nullable String typed) {
     return Typed.at(
         "celsius",
-        () ->
-            Temperatures.read(Typed.text(typed), households.current().units().degrees()).middle());
+        () -> Temperatures.shown(Typed.text(typed), households.current().units().degrees()));
   }
 
   private static KitchenForm empty() {

@@ -72,7 +72,12 @@ public enum OwnKind {
    * @param low the least that can be
    * @param high the most that can be
    */
-  public record Figure(String key, String label, String unit, double low, double high) {}
+  public record Figure(String key, String label, String unit, double low, double high) {
+    /** Whether it is a temperature, typed in the household’s degrees. */
+    public boolean degrees() {
+      return unit.equals("°C");
+    }
+  }
 
   /** A shipped thing to choose. */
   public record Choice(String key, String name) {}

@@ -1,8 +1,13 @@
 package velvetcrock.kitchen;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Figures;
+import velvetcrock.core.Refused;
+import velvetcrock.core.measure.Temperatures;
+import velvetcrock.core.measure.Units;
 
 /**
  * A thing of one's own as it was typed.
@@ -50,6 +55,25 @@ public record OwnTyped(
   OwnTyped of(OwnKind one) {
     return new OwnTyped(
         one, like, name, botanical, part, figures, source, edible, allergen, hazards);
+  }
+
+  /** The same with what was typed in a household’s degrees in °C; what is no temperature stays. */
+  OwnTyped inCelsius(OwnKind of, Units.Degrees own) {
+    Map<String, String> celsius = new HashMap<>(figures == null ? Map.of() : figures);
+    of.figures().stream()
+        .filter(figure -> figure.degrees() && !figure(figure.key()).isEmpty())
+        .forEach(
+            figure -> celsius.computeIfPresent(figure.key(), (key, typed) -> read(typed, own)));
+    return new OwnTyped(
+        kind, like, name, botanical, part, celsius, source, edible, allergen, hazards);
+  }
+
+  private static String read(String typed, Units.Degrees own) {
+    try {
+      return Figures.plain(Temperatures.read(typed.strip(), own).middle());
+    } catch (Refused noTemperature) {
+      return typed;
+    }
   }
 
   /** What was typed for a figure; may be empty. */

@@ -44,6 +44,9 @@ class Reading {
   @Enumerated(EnumType.STRING)
   private Customs.Spelling spelling;
 
+  @Enumerated(EnumType.STRING)
+  private Customs.Contents contents;
+
   private @Nullable String currency;
 
   /** For Hibernate. */
@@ -60,6 +63,7 @@ class Reading {
     clock = customs.clock();
     paper = customs.paper();
     spelling = customs.spelling();
+    contents = customs.contents();
     currency = customs.currency() == null ? null : customs.currency().getCurrencyCode();
   }
 
@@ -85,6 +89,7 @@ class Reading {
         clock,
         paper,
         spelling,
+        contents,
         currency == null ? null : Currency.getInstance(currency));
   }
 }

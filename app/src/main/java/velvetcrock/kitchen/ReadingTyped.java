@@ -24,6 +24,7 @@ record ReadingTyped(
     @Nullable String clock,
     @Nullable String paper,
     @Nullable String spelling,
+    @Nullable String contents,
     @Nullable String currency) {
   /**
    * Reads it.
@@ -49,6 +50,7 @@ record ReadingTyped(
                 one(problems, Customs.Clock.class, clock, "clock", customs.clock()),
                 one(problems, Customs.Paper.class, paper, "paper", customs.paper()),
                 one(problems, Customs.Spelling.class, spelling, "spelling", customs.spelling()),
+                one(problems, Customs.Contents.class, contents, "contents", customs.contents()),
                 currency == null ? customs.currency() : problems.attempt("currency", this::money)));
     problems.refuseIfAny();
     return reading;

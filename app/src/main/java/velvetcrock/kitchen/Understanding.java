@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.charge.Amounts;
+import velvetcrock.core.charge.Level;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.CrossCheck;
@@ -16,6 +17,7 @@ import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.Rows;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Says what an amount was understood as while it is typed, in weight and in volume. */
@@ -41,6 +43,15 @@ class Understanding {
     static final Told NOTHING = new Told("", "");
   }
 
+  /** What a time is understood as. */
+  static Told tell(Happened when) {
+    try {
+      return new Told(when.words(), "time");
+    } catch (Refused refused) {
+      return new Told(refused.problems().get(0).message(), "wrong");
+    }
+  }
+
   /**
    * What something is understood as.
    *
@@ -56,6 +67,11 @@ class Understanding {
     Household house = households.current();
     Formats fmt = households.formats(house);
     MeasureReader reader = new MeasureReader(house.kitchen());
+    Optional<Level> level =
+        of.carrier().isPresent() ? Level.of(typed, house.units().lengths()) : Optional.empty();
+    if (level.isPresent()) {
+      return new Told(words(level.get(), fmt), "level");
+    }
     try {
       Measure said =
           bare.equals(PARTS)
@@ -66,6 +82,12 @@ class Understanding {
     } catch (Refused refused) {
       return new Told(refused.problems().get(0).message(), "wrong");
     }
+  }
+
+  private static String words(Level level, Formats fmt) {
+    return level.share().isPresent()
+        ? "the jar " + fmt.percent(level.share().getAsDouble()) + " full"
+        : fmt.mm(level.aboveMm().orElse(0)) + " above the herb";
   }
 
   /**

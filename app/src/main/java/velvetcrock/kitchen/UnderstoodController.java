@@ -18,6 +18,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Says beside a field, as it is typed, what was understood. Stores nothing. */
@@ -54,6 +55,13 @@ class UnderstoodController {
     model.addAttribute(
         "told",
         understanding.tell(rows(field, form), bare, of(of, under, form.toSingleValueMap())));
+    return "web/understood :: told";
+  }
+
+  /** What a time is understood as. */
+  @PostMapping("/understood/when")
+  String when(Happened when, Model model) {
+    model.addAttribute("told", Understanding.tell(when));
     return "web/understood :: told";
   }
 

@@ -18,13 +18,14 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.Units;
 
 /** The vessels of the kitchen with how many there are and how many stand empty. */
 @Service
 public class Vessels {
-  private static final double MM_PER_CM = 10;
   private static final int MOST_JARS = 500;
 
   private final OwnJarRepository ownJars;
@@ -91,8 +92,8 @@ public class Vessels {
    * Measures a vessel: the water that fills it to the brim, and its inner height or width.
    *
    * @param water as typed, such as {@code 512 g}; a volume is taken as water too
-   * @param heightCm inner height as typed, cm; empty where the width is given
-   * @param widthCm inner width as typed, cm; empty where the height is given
+   * @param height inner height as typed; empty where the width is given
+   * @param width inner width as typed; empty where the height is given
    * @param count how many of it there are, as typed; empty for one
    * @throws Refused at {@code jarName}, {@code water}, {@code height}, {@code width}, {@code shape}
    *     or {@code count}
@@ -107,11 +108,12 @@ public class Vessels {
     Jar.Shape shape = problems.attempt("shape", () -> shape(typed.shape()));
     Integer count =
         problems.attempt("count", () -> typed.count().isBlank() ? 1 : number(typed.count()));
-    boolean byHeight = typed.widthCm().isBlank();
+    Units.Lengths lengths = households.current().units().lengths();
+    boolean byHeight = typed.width().isBlank();
     String field = byHeight ? "height" : "width";
     Double mm =
         problems.attempt(
-            field, () -> cm(byHeight ? typed.heightCm() : typed.widthCm(), field) * MM_PER_CM);
+            field, () -> Lengths.mm(byHeight ? typed.height() : typed.width(), lengths.large()));
     problems.refuseIfAny();
 
     double ml = measured.amount().middle();
@@ -123,14 +125,14 @@ public class Vessels {
         typed.water().strip()
             + " of water, "
             + (byHeight
-                ? typed.heightCm().strip() + " cm high"
-                : typed.widthCm().strip() + " cm wide");
+                ? withUnit(typed.height(), lengths) + " high"
+                : withUnit(typed.width(), lengths) + " wide");
     return persisted(new OwnJar(UUID.randomUUID(), jar, how, count));
   }
 
   /** A vessel as it was typed; see {@link #measure}. */
   public record Typed(
-      String name, String shape, String water, String heightCm, String widthCm, String count) {}
+      String name, String shape, String water, String height, String width, String count) {}
 
   /**
    * Says how many of a jar there are.
@@ -180,13 +182,10 @@ public class Vessels {
     return entity;
   }
 
-  private static double cm(String text, String field) {
-    try {
-      return Double.parseDouble(text.strip().replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new Refused(
-          field, "“" + text.strip() + "” is not a number of centimetres, such as 11.5.");
-    }
+  private static String withUnit(String typed, Units.Lengths lengths) {
+    String text = typed.strip();
+    boolean bare = text.chars().noneMatch(Character::isLetter);
+    return bare ? text + " " + lengths.large() : text;
   }
 
   private static int number(String typed) {

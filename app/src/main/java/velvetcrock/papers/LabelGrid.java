@@ -1,7 +1,6 @@
 package velvetcrock.papers;
 
 import java.math.BigDecimal;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -67,9 +66,9 @@ record LabelGrid(
     return grids;
   }
 
-  /** All there are, those on a household’s own paper first. */
+  /** All there are on a household’s own paper. */
   static List<LabelGrid> all(Customs.Paper own) {
-    return ALL.values().stream().sorted(Comparator.comparing(grid -> grid.paper != own)).toList();
+    return ALL.values().stream().filter(grid -> grid.paper == own).toList();
   }
 
   /** The one that is proposed on a household’s paper. */

@@ -71,7 +71,7 @@ class LabelWriter {
                     herbState(state),
                     reckoning.carriers().names(),
                     bottle.bottle().store().antioxidant().after(" "),
-                    fmt.ml(bottle.bottle().filled().ml())))
+                    fmt.contents(bottle.bottle().filled().ml())))
         .add(
             new Run("Strained ", Style.PLAIN),
             new Run(date(fmt.date(Objects.requireNonNull(state.strainedAt())), fmt), Style.BOLD),
@@ -86,7 +86,8 @@ class LabelWriter {
           new Run(".", Style.PLAIN));
     }
     if (extras.cautions()) {
-      mattering(state, reckoning).forEach(caution -> writing.add(Style.PLAIN, caution.text()));
+      mattering(state, reckoning)
+          .forEach(caution -> writing.add(Style.PLAIN, fmt.own(caution.text())));
     }
     if (extras.inci()) {
       writing.add(Style.PLAIN, "INCI: " + inci(reckoning, bottle.bottle()) + ".");

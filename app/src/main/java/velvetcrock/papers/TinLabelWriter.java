@@ -86,7 +86,7 @@ class TinLabelWriter {
                 .formatted(
                     capital(ProductWords.making(state.plan().making())),
                     contents(parts, catalogue),
-                    fmt.ml(group.ml())));
+                    fmt.contents(group.ml())));
     if (!drops.isEmpty()) {
       writing.add(Style.PLAIN, "Essential oils: " + essential(drops, ml, fmt) + ".");
     }
@@ -122,7 +122,7 @@ class TinLabelWriter {
           .stream()
           .filter(c -> c.level() != Caution.Level.NOTE)
           .filter(c -> !FOR_THE_MAKER.contains(c.code()))
-          .forEach(c -> writing.add(Style.PLAIN, c.text()));
+          .forEach(c -> writing.add(Style.PLAIN, fmt.own(c.text())));
     }
     if (extras.inci()) {
       writing.add(Style.PLAIN, "INCI: " + inci(parts, drops, catalogue) + ".");

@@ -421,8 +421,9 @@ record OutlookView(
       return instead;
     }
 
-    private static Map<String, String> oil(double ml) {
-      return Map.of("things[0].what", "OIL", "things[0].size", Math.round(ml / 10) * 10 + " ml");
+    private Map<String, String> oil(double ml) {
+      return Map.of(
+          "things[0].what", "OIL", "things[0].size", fmt.typedMl(Math.round(ml / 10) * 10));
     }
 
     /** An obstacle that every way meets, with the most that any says. */

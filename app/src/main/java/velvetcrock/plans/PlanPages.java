@@ -21,6 +21,7 @@ import velvetcrock.core.diary.House;
 import velvetcrock.core.drawer.LotDetails.Kind;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.measure.Quantity;
 import velvetcrock.core.outlook.Span;
 import velvetcrock.core.outlook.Timetable;
 import velvetcrock.drawer.Drawer;
@@ -112,7 +113,7 @@ class PlanPages {
             ? (now ? "Charge it now" : "Charge it " + fmt.moment(plan.begins()))
             : "It is no longer planned",
         now,
-        plan.open() ? bench(plan) : null,
+        plan.open() ? bench(plan, fmt) : null,
         facts,
         puts(details, fmt),
         OutlookView.steps(timetable, fmt),
@@ -154,13 +155,19 @@ class PlanPages {
     return puts;
   }
 
+  /** Never more than is planned, so that it suffices. */
+  private static String amount(double herbG, Formats fmt) {
+    double grams = Math.floor(herbG * 100) / 100;
+    return fmt.proposed(Quantity.WEIGHT, fmt.number(grams, 2) + " g", fmt.typedG(grams));
+  }
+
   /** The bench with the plan's sentence filled in. */
-  private String bench(Planned plan) {
+  private String bench(Planned plan, Formats fmt) {
     PlanDetails d = plan.details();
     UriComponentsBuilder uri =
         UriComponentsBuilder.fromPath("/bench")
             .queryParam("plan", plan.code())
-            .queryParam("amount", Math.floor(d.amounts().herbG() * 100) / 100 + " g")
+            .queryParam("amount", amount(d.amounts().herbG(), fmt))
             .queryParam("herbs[0].herb", d.plant().herb())
             .queryParam("herbs[0].part", d.plant().part().name())
             .queryParam("herbs[0].cut", d.plant().cut().name())

@@ -173,8 +173,13 @@ public class Plans {
                 null,
                 key,
                 null)
-            .completed(wanted.herb(), wanted.carrier(), wanted.by().toString(), key);
-    Asked asked = new WantReader(catalogues.current(), households.current().kitchen()).read(form);
+            .completed(
+                wanted.herb(),
+                wanted.carrier(),
+                wanted.by().toString(),
+                key,
+                households.formats(households.current()));
+    Asked asked = new WantReader(catalogues.current(), households.current().units()).read(form);
     Outlook outlook = outlooks.outlook(asked);
     Route route = outlook.route(wanted.method(), wanted.school()).orElseThrow();
     return decide(asked, route, outlook.needOilMl(), key);

@@ -188,7 +188,8 @@ class PlansController {
         usual(Kind.HERB, "yarrow"),
         usual(Kind.CARRIER, "sunflower-high-oleic"),
         by.toString(),
-        UUID.randomUUID().toString());
+        UUID.randomUUID().toString(),
+        households.formats(households.current()));
   }
 
   /** What the drawer holds most of. */
@@ -201,6 +202,6 @@ class PlansController {
   }
 
   private WantReader reader() {
-    return new WantReader(catalogues.current(), households.current().kitchen());
+    return new WantReader(catalogues.current(), households.current().units());
   }
 }

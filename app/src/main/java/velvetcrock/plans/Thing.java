@@ -68,7 +68,7 @@ record Thing(Wanted what, int count, double size, @Nullable Firmness kind) {
           pieces("tin") + " of " + fmt.ml(size) + " " + words(kind == null ? Firmness.SALVE : kind);
       case BOTTLES -> pieces("bottle") + " of " + fmt.ml(size);
       case BARS -> pieces("bar") + " of " + fmt.g(size);
-      case PADS -> pieces("pad") + " of " + fmt.number(size / 10, 0) + " cm";
+      case PADS -> pieces("pad") + " of " + fmt.cm(size);
       case OIL_ML -> fmt.ml(size) + " of oil";
       case OIL_G -> fmt.g(size) + " of oil";
     };

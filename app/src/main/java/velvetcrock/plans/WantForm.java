@@ -8,7 +8,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.measure.Quantity;
 import velvetcrock.web.Choices;
+import velvetcrock.web.Formats;
 
 /**
  * The planner's sentence as it was typed; every field is kept whatever it says.
@@ -59,26 +61,29 @@ record WantForm(
    */
   record Row(
       @Nullable String what, @Nullable String count, @Nullable String size, @Nullable String kind) {
-    Row completed() {
-      return new Row(or(what, "TINS"), or(count, "12"), or(size, "30 ml"), or(kind, "SALVE"));
+    Row completed(Formats fmt) {
+      return new Row(
+          or(what, "TINS"), or(count, "12"), or(size, fmt.usualVessel()), or(kind, "SALVE"));
     }
   }
 
   /** The same with nothing missing and the asked row added or left out. */
-  WantForm completed(String usualHerb, String usualCarrier, String usualBy, String freshKey) {
+  WantForm completed(
+      String usualHerb, String usualCarrier, String usualBy, String freshKey, Formats fmt) {
     List<Row> rows = new ArrayList<>();
     if (things != null) {
       things.stream()
           .filter(Objects::nonNull)
           .limit(MOST_THINGS)
-          .forEach(row -> rows.add(row.completed()));
+          .forEach(row -> rows.add(row.completed(fmt)));
     }
     String change = set == null ? "" : set;
     if (rows.isEmpty()) {
-      rows.add(new Row(null, null, null, null).completed());
+      rows.add(new Row(null, null, null, null).completed(fmt));
     }
     if (change.equals("things+") && rows.size() < MOST_THINGS) {
-      rows.add(new Row("BOTTLES", "2", "100 ml", "SALVE"));
+      rows.add(
+          new Row("BOTTLES", "2", fmt.proposed(Quantity.VOLUME, "100 ml", "4 fl oz"), "SALVE"));
     }
     IntStream.range(0, rows.size())
         .filter(i -> rows.size() > 1 && change.equals("things-" + i))

@@ -8,8 +8,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
@@ -19,9 +17,10 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.Part;
-import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.Units;
 import velvetcrock.core.outlook.SafeFor;
 import velvetcrock.web.Dates;
 import velvetcrock.web.Typed;
@@ -31,14 +30,15 @@ final class WantReader {
   private static final int MOST_PIECES = 10_000;
   private static final double LARGEST_PAD_CM = 100;
   private static final double MM_PER_CM = 10;
-  private static final Pattern SIDE = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(cm|mm)?.*");
 
   private final Catalogue catalogue;
+  private final Units units;
   private final MeasureReader measures;
 
-  WantReader(Catalogue catalogue, Kitchen kitchen) {
+  WantReader(Catalogue catalogue, Units units) {
+    this.units = units;
     this.catalogue = catalogue;
-    this.measures = new MeasureReader(kitchen);
+    this.measures = new MeasureReader(units.kitchen());
   }
 
   /**
@@ -126,14 +126,9 @@ final class WantReader {
     return measure.amount().middle();
   }
 
-  /** A square pad's side: {@code 10 cm}, {@code 10 x 10 cm}; without a unit in cm. */
-  private static double sideMm(String text) {
-    Matcher side = SIDE.matcher(text);
-    if (!side.matches()) {
-      throw new Refused("", "“" + text + "” is no pad’s side, such as 10 cm.");
-    }
-    double number = Double.parseDouble(side.group(1).replace(',', '.'));
-    double mm = text.contains("mm") ? number : number * MM_PER_CM;
+  /** A square pad's side: {@code 10 cm}, {@code 10 x 10 cm}; without a unit in the household’s. */
+  private double sideMm(String text) {
+    double mm = Lengths.sides(text, units.lengths().large()).get(0);
     if (!(mm > 0 && mm <= LARGEST_PAD_CM * MM_PER_CM)) {
       throw new Refused("", "A pad’s side is above 0 and at most 100 cm.");
     }

@@ -20,7 +20,7 @@ import velvetcrock.web.Formats;
  * @param hardness as a number
  * @param ratio wax to oil and butter as weighed in; empty where there is no wax
  * @param asHardAs plain oil with beeswax that would be as hard; empty where that is the same
- * @param spoons spoons of pellets to a cup
+ * @param spoons wax to oil as a cook takes it
  * @param taste what the household's own tests say; may be empty
  * @param words the whole in words
  */
@@ -84,7 +84,7 @@ record HardnessScale(
         number,
         ratio,
         asHardAs.equals(ratio) ? "" : asHardAs,
-        waxy ? said.spoons(hardness) : "",
+        waxy ? said.asCooked(hardness) : "",
         taste(taste, fmt),
         "Hardness " + number + " of 50" + liked);
   }

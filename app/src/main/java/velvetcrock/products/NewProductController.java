@@ -24,12 +24,14 @@ import velvetcrock.core.making.Melt;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.making.Working;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.measure.Quantity;
 import velvetcrock.core.product.ProductRules;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Where a product is thought out and weighed in. */
@@ -68,21 +70,24 @@ class NewProductController {
     NewProductForm started =
         recipes
             .start(Typed.text(form.recipe()), from)
-            .orElseGet(() -> form.completed(usual(form.making(), from)));
+            .orElseGet(() -> form.completed(usual(form.making(), from), formats()));
     return page(started, FieldErrors.none(), model);
   }
 
   /** The same, for a sentence that changed. */
   @PostMapping("/products/new")
   String changed(NewProductForm form, Model model) {
-    return page(form.completed(usual(form.making(), form.firstOil())), FieldErrors.none(), model);
+    return page(
+        form.completed(usual(form.making(), form.firstOil()), formats()),
+        FieldErrors.none(),
+        model);
   }
 
   /** The same scaled to another amount of its first part that has one. */
   @PostMapping("/products/new/scale")
   String scale(
       NewProductForm form, @RequestParam String to, Model model, HttpServletResponse response) {
-    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()));
+    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()), formats());
     return rewritten(typed, model, response, order -> scaled(typed, order, to));
   }
 
@@ -94,7 +99,7 @@ class NewProductController {
       @RequestParam String instead,
       Model model,
       HttpServletResponse response) {
-    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()));
+    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()), formats());
     return rewritten(
         typed,
         model,
@@ -136,7 +141,7 @@ class NewProductController {
     return rows(typed, order.melt().scaledTo(order.melt().massG() * factor), -1, "");
   }
 
-  private static List<NewProductForm.Row> rows(
+  private List<NewProductForm.Row> rows(
       NewProductForm typed, Melt melt, int exchanged, String instead) {
     List<NewProductForm.Row> rows = new ArrayList<>();
     List<NewProductForm.Row> before = Objects.requireNonNull(typed.parts());
@@ -144,19 +149,23 @@ class NewProductController {
       rows.add(
           new NewProductForm.Row(
               i == exchanged ? instead : before.get(i).thing(),
-              ProductReader.typed(melt.parts().get(i).massG())));
+              formats().typedG(melt.parts().get(i).massG())));
     }
     return rows;
   }
 
   @PostMapping("/products")
   String begin(
-      NewProductForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
-    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()));
+      NewProductForm form,
+      Happened when,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    NewProductForm typed = form.completed(usual(form.making(), form.firstOil()), formats());
     try {
       ProductOrder order = reader.read(typed);
       Products.Done done =
-          products.begin(order.begun(), null, Objects.requireNonNull(typed.sent().key()));
+          products.begin(order.begun(), when.at(), Objects.requireNonNull(typed.sent().key()));
       flash.addFlashAttribute("notice", notice(done));
       return "redirect:/products/" + done.code();
     } catch (Refused refused) {
@@ -235,7 +244,7 @@ class NewProductController {
             passed,
             new StepWords(catalogue, fmt).of(working, order.parts(), order.melt()),
             cautions.of(order.plan(), order.parts(), order.plan().where(), order.drops()),
-            new HardnessText(order.wax(), catalogue.carrier("olive"), house.kitchen())),
+            new HardnessText(order.wax(), catalogue.carrier("olive"), house.units())),
         catalogue,
         fmt);
   }
@@ -255,23 +264,22 @@ class NewProductController {
       case LOTION_BAR ->
           List.of(
               row(oil, 60),
-              new NewProductForm.Row("carrier:shea", "60 g"),
+              row("carrier:shea", "60 g", "2 oz"),
               new NewProductForm.Row("wax:beeswax", ""));
       case WHIPPED_BUTTER ->
           List.of(
               row(oil, 50),
-              new NewProductForm.Row("carrier:shea", (int) Math.ceil(massG(oil, 50)) + " g"),
+              new NewProductForm.Row("carrier:shea", formats().typedG(Math.ceil(massG(oil, 50)))),
               new NewProductForm.Row("carrier:mango-butter", ""));
       case POMADE ->
           List.of(
               row(oil, 60),
-              new NewProductForm.Row("carrier:cocoa-butter", "15 g"),
-              new NewProductForm.Row("carrier:shea", "15 g"),
+              row("carrier:cocoa-butter", "15 g", "½ oz"),
+              row("carrier:shea", "15 g", "½ oz"),
               new NewProductForm.Row("wax:beeswax", ""));
-      case COMPRESS_PADS ->
-          List.of(new NewProductForm.Row("carrier:coconut", "100 g"), row(oil, 20));
+      case COMPRESS_PADS -> List.of(row("carrier:coconut", "100 g", "3½ oz"), row(oil, 20));
       case MASSAGE_OIL, BATH_OIL, DRAWN -> List.of(row(oil, 100));
-      case POULTICE -> List.of(new NewProductForm.Row(things.firstMarc(), "60 g"));
+      case POULTICE -> List.of(row(things.firstMarc(), "60 g", "2 oz"));
       default -> List.of(row(oil, 100), new NewProductForm.Row("wax:beeswax", ""));
     };
   }
@@ -291,10 +299,18 @@ class NewProductController {
     try {
       ProductThings.Thing thing = things.find(oil);
       boolean less = thing.thereG() < ml * thing.substance().usual();
-      return new NewProductForm.Row(oil, less ? "all" : Math.round(ml) + " ml");
+      return new NewProductForm.Row(oil, less ? "all" : formats().typedMl(ml));
     } catch (Refused refused) {
-      return new NewProductForm.Row(oil, Math.round(ml) + " ml");
+      return new NewProductForm.Row(oil, formats().typedMl(ml));
     }
+  }
+
+  private NewProductForm.Row row(String thing, String metric, String customary) {
+    return new NewProductForm.Row(thing, formats().proposed(Quantity.WEIGHT, metric, customary));
+  }
+
+  private Formats formats() {
+    return households.formats(households.current());
   }
 
   private static Map<String, String> makings() {

@@ -6,7 +6,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.measure.Quantity;
 import velvetcrock.web.Flat;
+import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
 
 /**
@@ -109,7 +111,7 @@ record NewProductForm(
   }
 
   /** The same with nothing missing and the asked row added or left out. */
-  NewProductForm completed(List<Row> usual) {
+  NewProductForm completed(List<Row> usual, Formats fmt) {
     List<Row> rows = new ArrayList<>();
     if (parts != null && !anew()) {
       parts.stream()
@@ -148,9 +150,11 @@ record NewProductForm(
         new NewProductForm.Melting(or(melting.in(), "BATH"), melting.stirred()),
         rows,
         oils,
-        new NewProductForm.Tins(or(tins.count(), ""), or(tins.size(), "30 ml")),
+        new NewProductForm.Tins(or(tins.count(), ""), or(tins.size(), fmt.usualVessel())),
         new NewProductForm.Cloth(
-            or(wrap.cloth(), "150"), or(wrap.pad(), "10 x 15 cm"), or(wrap.layers(), "4")),
+            or(wrap.cloth(), "150"),
+            or(wrap.pad(), fmt.proposed(Quantity.LENGTH, "10 x 15 cm", "4 x 6 in")),
+            or(wrap.layers(), "4")),
         or(reason, ""),
         or(recipe, ""),
         new NewProductForm.Sent(

@@ -59,7 +59,7 @@ class ProductBasis {
         tracing.sources(product, fmt),
         money.bill(state.parts(), tins),
         products.taste(wax.key(), state.plan().making().stiff().orElse(null)),
-        new HardnessText(wax, catalogue.carrier("olive"), house.kitchen()),
+        new HardnessText(wax, catalogue.carrier("olive"), house.units()),
         cautions.of(state.plan(), allParts(state), state.plan().where(), allDrops(state)),
         inThePan ? stove(fmt) : Optional.empty(),
         pours.fillsMl(state));

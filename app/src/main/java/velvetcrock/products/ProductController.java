@@ -22,6 +22,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** A product: worked, poured, and followed tin by tin. */
@@ -61,13 +62,14 @@ class ProductController {
   String log(
       @PathVariable String code,
       ProductForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
     try {
       ProductRecord product = products.find(code);
       ProductEvent event = reader.event(form, product);
-      Products.Done done = products.append(code, event, null, null, Typed.text(form.key()));
+      Products.Done done = products.append(code, event, when.at(), null, Typed.text(form.key()));
       flash.addFlashAttribute("notice", notice(event, done));
       if (!done.repeated()) {
         flash.addFlashAttribute("undoProduct", done);

@@ -74,7 +74,7 @@ class ProductLogReader {
 
   /** A temperature; a bare number is in the household's degrees. */
   private double celsius(String typed) {
-    return Temperatures.read(typed, households.current().units().degrees()).middle();
+    return Temperatures.shown(typed, households.current().units().degrees());
   }
 
   private static double harder(ProductForm form) {

@@ -1,13 +1,9 @@
 package velvetcrock.products;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Learned;
@@ -26,8 +22,10 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Wax;
 import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.Units;
 import velvetcrock.core.product.DropsIn;
 import velvetcrock.core.product.Intent;
 import velvetcrock.core.product.PartIn;
@@ -43,8 +41,6 @@ class ProductReader {
   static final double POCKET_C = 28;
   static final double COLD_C = 10;
   private static final double ROOM_C = 20;
-  private static final Pattern PAD =
-      Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?)\\s*(cm|mm)?");
 
   private final ProductThings things;
   private final Products products;
@@ -82,10 +78,10 @@ class ProductReader {
     Double aim =
         making == null
             ? null
-            : problems.attempt("hardness", () -> aim(form, making, wax, taste, house.kitchen()));
+            : problems.attempt("hardness", () -> aim(form, making, wax, taste, house.units()));
     boolean whipped = making == ProductKind.WHIPPED_BUTTER;
     double growth = whipped ? products.overrun().mean() : 0;
-    Vessels vessels = problems.attempt(() -> vessels(form, making, house.kitchen()));
+    Vessels vessels = problems.attempt(() -> vessels(form, making, house.units()));
     Drops.Where where =
         problems.attempt(() -> Typed.named(Drops.Where.class, form.keeping().where(), "where"));
     Working.Vessel in =
@@ -203,15 +199,6 @@ class ProductReader {
     return grams;
   }
 
-  /** A weight as it would be typed: hundredths below 10 g, tenths from there on. */
-  static String typed(double grams) {
-    return BigDecimal.valueOf(grams)
-            .setScale(grams < 10 ? 2 : 1, RoundingMode.HALF_UP)
-            .stripTrailingZeros()
-            .toPlainString()
-        + " g";
-  }
-
   static List<DropsIn> drops(
       @Nullable List<NewProductForm.DropRow> rows, Catalogue catalogue, Problems problems) {
     List<DropsIn> drops = new ArrayList<>();
@@ -249,8 +236,7 @@ class ProductReader {
   }
 
   /** The hardness aimed at: what was typed, or the kind's middle as this household likes it. */
-  private double aim(
-      NewProductForm form, ProductKind making, Wax wax, Learned taste, Kitchen kitchen) {
+  private double aim(NewProductForm form, ProductKind making, Wax wax, Learned taste, Units units) {
     if (making.stiff().isEmpty()) {
       return 0;
     }
@@ -258,7 +244,7 @@ class ProductReader {
     if (typed.isEmpty()) {
       return Math.max(1, making.stiff().get().hardness().middle() + taste.mean());
     }
-    return new HardnessText(wax, catalogues.current().carrier("olive"), kitchen).read(typed);
+    return new HardnessText(wax, catalogues.current().carrier("olive"), units).read(typed);
   }
 
   /**
@@ -268,8 +254,7 @@ class ProductReader {
    */
   private record Vessels(int count, double ml) {}
 
-  private static Vessels vessels(
-      NewProductForm form, @Nullable ProductKind making, Kitchen kitchen) {
+  private static Vessels vessels(NewProductForm form, @Nullable ProductKind making, Units units) {
     Problems problems = new Problems();
     String typed = Typed.text(form.tins().count());
     Double count =
@@ -278,8 +263,8 @@ class ProductReader {
             : problems.attempt("count", () -> Typed.number(typed, 1, 500, "of them"));
     Double ml =
         making == ProductKind.COMPRESS_PADS
-            ? problems.attempt(() -> mlPerPad(form))
-            : problems.attempt("size", () -> ml(Typed.text(form.tins().size()), kitchen));
+            ? problems.attempt(() -> mlPerPad(form, units))
+            : problems.attempt("size", () -> ml(Typed.text(form.tins().size()), units.kitchen()));
     problems.refuseIfAny();
     return new Vessels((int) Math.round(Objects.requireNonNull(count)), Objects.requireNonNull(ml));
   }
@@ -296,22 +281,22 @@ class ProductReader {
   }
 
   /** Oil for a pad, ml. */
-  private static double mlPerPad(NewProductForm form) {
+  private static double mlPerPad(NewProductForm form, Units units) {
     Problems problems = new Problems();
-    Matcher pad = PAD.matcher(Typed.text(form.wrap().pad()));
-    problems.require(pad.matches(), "pad", "Write it as 10 x 15 cm.");
+    List<Double> pad =
+        problems.attempt(
+            "pad", () -> Lengths.sides(Typed.text(form.wrap().pad()), units.lengths().large()));
     Double cloth =
         problems.attempt("cloth", () -> Typed.number(form.wrap().cloth(), 10, 1000, "g per m²"));
     Double layers =
         problems.attempt("layers", () -> Typed.number(form.wrap().layers(), 1, 64, "layers"));
     problems.refuseIfAny();
-    double mm = "mm".equals(pad.group(3)) ? 1 : 10;
     return Typed.at(
             "pad",
             () ->
                 CompressPads.mlPerPad(
-                    Double.parseDouble(pad.group(1).replace(',', '.')) * mm,
-                    Double.parseDouble(pad.group(2).replace(',', '.')) * mm,
+                    Objects.requireNonNull(pad).get(0),
+                    pad.get(1),
                     Objects.requireNonNull(cloth),
                     (int) Math.round(Objects.requireNonNull(layers))))
         .middle();

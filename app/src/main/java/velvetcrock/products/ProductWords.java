@@ -201,7 +201,7 @@ public final class ProductWords implements ProductEvent.Visitor<Told> {
 
   @Override
   public Told productRemarked(ProductRemarked event) {
-    return new Told("Remark", event.text());
+    return new Told("Remark", "“" + event.text() + "”");
   }
 
   @Override

@@ -12,6 +12,7 @@ import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Figures;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.Formats;
 
 /** Begins a product by a recipe. */
 @Component
@@ -54,7 +55,8 @@ class RecipeStart {
             .findFirst()
             .orElse(all.get(0));
     RecipeBody body = version.body();
-    LocalDate today = households.today(households.current());
+    Formats fmt = households.formats(households.current());
+    LocalDate today = fmt.today();
     double factor = 1;
     List<String> sources = new ArrayList<>();
     for (int i = 0; i < body.parts().size(); i++) {
@@ -70,10 +72,10 @@ class RecipeStart {
     List<NewProductForm.Row> rows = new ArrayList<>();
     for (int i = 0; i < body.parts().size(); i++) {
       rows.add(
-          new NewProductForm.Row(
-              sources.get(i), ProductReader.typed(body.parts().get(i).grams() * factor)));
+          new NewProductForm.Row(sources.get(i), fmt.typedG(body.parts().get(i).grams() * factor)));
     }
-    return Optional.of(form(body, rows, id.get() + "-" + version.number(), factor));
+    return Optional.of(
+        form(body, rows, id.get() + "-" + version.number(), factor).completed(rows, fmt));
   }
 
   private static NewProductForm form(
@@ -86,21 +88,20 @@ class RecipeStart {
                         d.oil(), String.valueOf(Math.max(1, Math.round(d.count() * factor)))))
             .toList();
     return new NewProductForm(
-            body.making().name(),
-            body.name(),
-            new NewProductForm.Keeping(body.where().name(), body.place().name(), null),
-            new NewProductForm.Firmness(
-                body.usedAtC() >= 24 ? "pocket" : body.usedAtC() <= 14 ? "cold" : "room",
-                body.aim() > 0 ? Figures.plain(Math.round(body.aim() * 10) / 10.0) : ""),
-            new NewProductForm.Melting(body.in().name(), body.stirred() ? "yes" : null),
-            rows,
-            drops,
-            new NewProductForm.Tins(null, null),
-            new NewProductForm.Cloth(null, null, null),
-            null,
-            recipe,
-            new NewProductForm.Sent(null, null, null))
-        .completed(rows);
+        body.making().name(),
+        body.name(),
+        new NewProductForm.Keeping(body.where().name(), body.place().name(), null),
+        new NewProductForm.Firmness(
+            body.usedAtC() >= 24 ? "pocket" : body.usedAtC() <= 14 ? "cold" : "room",
+            body.aim() > 0 ? Figures.plain(Math.round(body.aim() * 10) / 10.0) : ""),
+        new NewProductForm.Melting(body.in().name(), body.stirred() ? "yes" : null),
+        rows,
+        drops,
+        new NewProductForm.Tins(null, null),
+        new NewProductForm.Cloth(null, null, null),
+        null,
+        recipe,
+        new NewProductForm.Sent(null, null, null));
   }
 
   /** Where a part comes from: a bottle of its herb, the one to be used first; else the shop. */

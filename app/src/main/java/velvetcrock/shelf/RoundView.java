@@ -458,7 +458,7 @@ record RoundView(
               note(batch, catalogue, "not covered"),
               true,
               "topped-up",
-              fmt.number(task.amountMl(), 0) + " ml",
+              fmt.typedMl(task.amountMl()),
               page,
               key(batch, "cover", fmt),
               new Says(batch.code(), task.kind()));

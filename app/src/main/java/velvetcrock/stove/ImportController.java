@@ -73,7 +73,7 @@ class ImportController {
               batch,
               Typed.text(file.getOriginalFilename()),
               file.getInputStream(),
-              choices(scale, null, zone));
+              choices(scale, null, zone, null));
       return "redirect:/stove/" + batch.code() + "/imports/" + id;
     } catch (Refused refused) {
       flash.addFlashAttribute("problem", refused.problems().get(0).message());
@@ -82,7 +82,10 @@ class ImportController {
   }
 
   private LoggerFile.Choices choices(
-      @Nullable String scale, @Nullable String order, @Nullable String zone) {
+      @Nullable String scale,
+      @Nullable String order,
+      @Nullable String zone,
+      @Nullable String clock) {
     LoggerFile.Scale unit =
         Typed.blank(scale)
             ? LoggerFile.Scale.UNKNOWN
@@ -95,7 +98,10 @@ class ImportController {
           "zone", "“" + Typed.text(zone) + "” is not a time zone, such as Europe/Oslo.");
     }
     return new LoggerFile.Choices(
-        unit, Typed.blank(order) ? null : "month".equals(Typed.text(order)), of);
+        unit,
+        Typed.blank(order) ? null : "month".equals(Typed.text(order)),
+        of,
+        Typed.blank(clock) ? null : "changed".equals(Typed.text(clock)));
   }
 
   @GetMapping("/stove/{code}/imports/{id}")
@@ -148,14 +154,16 @@ class ImportController {
       @RequestParam @Nullable String scale,
       @RequestParam @Nullable String order,
       @RequestParam @Nullable String zone,
+      @RequestParam @Nullable String clock,
       RedirectAttributes flash) {
     BatchRecord batch = batches.find(code);
     List<String> open = imports.questions(id).stream().map(Enum::name).toList();
     if (open.contains("SCALE") && Typed.blank(scale)
-        || open.contains("ORDER") && Typed.blank(order)) {
-      flash.addFlashAttribute("problem", "Say both: nothing is guessed.");
+        || open.contains("ORDER") && Typed.blank(order)
+        || open.contains("CLOCK") && Typed.blank(clock)) {
+      flash.addFlashAttribute("problem", "Say all that is asked: nothing is guessed.");
     } else {
-      imports.answer(batch, id, choices(scale, order, zone));
+      imports.answer(batch, id, choices(scale, order, zone, clock));
     }
     return "redirect:/stove/" + batch.code() + "/imports/" + id;
   }

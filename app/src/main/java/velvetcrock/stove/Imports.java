@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,8 +85,9 @@ class Imports {
     this.clock = clock;
   }
 
-  /** A file that waits to be read, with what it has to be asked. */
-  private record Waiting(Path file, LoggerFile logger) {}
+  /** A file that waits to be read, with what has to be asked and what was said. */
+  private record Waiting(
+      Path file, LoggerFile logger, Set<LoggerFile.Question> questions, LoggerFile.Choices said) {}
 
   /** A bad line. */
   record Rejected(long line, String why) {}
@@ -137,8 +139,9 @@ class Imports {
     transactions.executeWithoutResult(status -> entities.persist(row));
     try (InputStream in = Files.newInputStream(kept)) {
       LoggerFile logger = LoggerFile.of(in);
-      waiting.put(row.id(), new Waiting(kept, logger));
-      if (open(logger, choices).isEmpty()) {
+      Set<LoggerFile.Question> open = open(logger, choices);
+      waiting.put(row.id(), new Waiting(kept, logger, open, choices));
+      if (open.isEmpty()) {
         begin(batch, row.id(), choices);
       }
     } catch (IOException e) {
@@ -167,7 +170,7 @@ class Imports {
 
   /** What a file has to be asked before it can be read; empty if nothing. */
   Set<LoggerFile.Question> questions(UUID id) {
-    return Optional.ofNullable(waiting.get(id)).map(w -> w.logger().questions()).orElse(Set.of());
+    return Optional.ofNullable(waiting.get(id)).map(Waiting::questions).orElse(Set.of());
   }
 
   /** Reads a file that was asked about, as it was answered. */
@@ -178,8 +181,9 @@ class Imports {
     }
   }
 
-  private void begin(BatchRecord batch, UUID id, LoggerFile.Choices choices) {
+  private void begin(BatchRecord batch, UUID id, LoggerFile.Choices answered) {
     Waiting file = waiting.remove(id);
+    LoggerFile.Choices choices = answered.over(file.said());
     progress.put(id, new Progress());
     finish(id, row -> row.reading(file.logger().readAs(choices)));
     Sender sender = new Sender(current.id(), current.name());
@@ -196,6 +200,7 @@ class Imports {
   private void read(BatchRecord batch, UUID id, Waiting file, LoggerFile.Choices choices) {
     Progress far = progress.get(id);
     Rejections bad = new Rejections(far);
+    boolean askedAgain = false;
     try {
       int number = imports.findById(id).orElseThrow().number();
       Instant earliest = readings.earliest(batch);
@@ -213,13 +218,24 @@ class Imports {
                 .taken(far.lines, loaded.accepted(), loaded.repeated(), bad.count, clock.instant());
           });
     } catch (Refused refused) {
-      refuse(id, message(refused), far, bad);
+      askedAgain = refused.names(LoggerFile.CLOCK_FIELD);
+      if (askedAgain) {
+        waiting.put(
+            id,
+            new Waiting(
+                file.file(), file.logger(), EnumSet.of(LoggerFile.Question.CLOCK), choices));
+        finish(id, ReadingImport::askAgain);
+      } else {
+        refuse(id, message(refused), far, bad);
+      }
     } catch (RuntimeException e) {
       LOG.warn("A file of readings was not taken", e);
       refuse(id, "It could not be read to its end, and nothing was taken.", far, bad);
     } finally {
       progress.remove(id);
-      delete(file.file());
+      if (!askedAgain) {
+        delete(file.file());
+      }
     }
   }
 

@@ -33,6 +33,9 @@ import velvetcrock.core.measure.Temperatures;
  * names line by line. It guesses nothing silently.
  */
 public final class LoggerFile {
+  /** Where it is refused because nobody has said what its clock did when clocks changed. */
+  public static final String CLOCK_FIELD = "clock";
+
   private static final int PEEKED_BYTES = 64 * 1024;
   private static final int PEEKED_LINES = 200;
   private static final int HEADER_WITHIN = 30;
@@ -69,7 +72,9 @@ public final class LoggerFile {
     /** °C or °F. */
     SCALE,
     /** Whether days or months come first. */
-    ORDER
+    ORDER,
+    /** Whether its clock went with the house’s where those were changed. */
+    CLOCK
   }
 
   /**
@@ -77,8 +82,30 @@ public final class LoggerFile {
    *
    * @param monthFirst whether months come before days; null to be asked
    * @param zone of times that do not name theirs; null to refuse them
+   * @param withTheHouse whether its clock was changed with the house’s; null to be asked
    */
-  public record Choices(Scale scale, @Nullable Boolean monthFirst, @Nullable ZoneId zone) {}
+  public record Choices(
+      Scale scale,
+      @Nullable Boolean monthFirst,
+      @Nullable ZoneId zone,
+      @Nullable Boolean withTheHouse) {
+    /** These where they say something, else what was said earlier. */
+    public Choices over(Choices earlier) {
+      return new Choices(
+          scale == Scale.UNKNOWN ? earlier.scale : scale,
+          monthFirst == null ? earlier.monthFirst : monthFirst,
+          earlier.zone,
+          withTheHouse == null ? earlier.withTheHouse : withTheHouse);
+    }
+
+    private @Nullable LocalClock clock() {
+      LocalClock.Changes changes =
+          withTheHouse == null
+              ? LocalClock.Changes.ASK
+              : withTheHouse ? LocalClock.Changes.WITH_THE_HOUSE : LocalClock.Changes.NEVER;
+      return zone == null ? null : new LocalClock(zone, changes);
+    }
+  }
 
   /** Takes what is read, line by line. */
   public interface Sink {
@@ -293,7 +320,8 @@ public final class LoggerFile {
    * Reads all of it.
    *
    * @param choices what it does not say itself
-   * @throws Refused as a whole at {@code temperature} where °C and °F are mixed
+   * @throws Refused as a whole at {@code temperature} where °C and °F are mixed, and at {@code
+   *     clock} where the clocks changed on its way and nobody has said what its own did
    */
   public void read(InputStream file, Choices choices, Sink sink) throws IOException {
     boolean fahrenheit =
@@ -304,7 +332,7 @@ public final class LoggerFile {
             : Boolean.TRUE.equals(choices.monthFirst())
                 ? TimeReader.Order.MONTH_FIRST
                 : TimeReader.Order.DAY_FIRST;
-    Lines lines = new Lines(new TimeReader(choices.zone(), order), fahrenheit, sink);
+    Lines lines = new Lines(new TimeReader(choices.clock(), order), fahrenheit, sink);
     Reader reader = new BufferedReader(new InputStreamReader(file, charset), PEEKED_BYTES);
     try (CSVParser parser = CSVParser.parse(reader, csv(format.delimiter()))) {
       for (CSVRecord row : parser) {
@@ -384,10 +412,15 @@ public final class LoggerFile {
         }
         sink.rejected(line, "“" + cut(time) + "” is no year of our time.");
       } catch (DateTimeException e) {
-        sink.rejected(
-            line, "“" + cut(time) + "” is not a time with its zone, such as 2026-12-05T08:00:00Z.");
+        sink.rejected(line, "“" + cut(time) + "” " + notATime(e));
       }
       return null;
+    }
+
+    private static String notATime(DateTimeException why) {
+      return LocalClock.SKIPPED.equals(why.getMessage())
+          ? "was skipped that night: the clocks were put forward."
+          : "is not a time with its zone, such as 2026-12-05T08:00:00Z.";
     }
 
     /** NaN for what is no temperature. */

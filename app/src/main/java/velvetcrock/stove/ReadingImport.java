@@ -100,6 +100,10 @@ public class ReadingImport {
     this.startedAt = now;
   }
 
+  void askAgain() {
+    status = Status.ASKED;
+  }
+
   void reading(String as) {
     status = Status.READING;
     readAs = as;

@@ -27,6 +27,7 @@ import velvetcrock.kitchen.Places;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Happened;
 
 /** The stove: all pots on the heat, and each pot's own page. */
 @Controller
@@ -76,6 +77,7 @@ class StoveController {
   String log(
       @PathVariable String code,
       StoveForm form,
+      Happened when,
       @RequestParam(defaultValue = "") String back,
       Model model,
       RedirectAttributes flash,
@@ -83,7 +85,7 @@ class StoveController {
     Household house = households.current();
     BatchRecord batch = pots.of(code).batch();
     return Forms.saved(
-        () -> stove.log(batch, form, house),
+        () -> stove.log(batch, form, when, house),
         back.equals("stove") ? "/stove" : "/stove/" + batch.code(),
         flash,
         response,

@@ -1,8 +1,6 @@
 package velvetcrock.stove;
 
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
@@ -10,6 +8,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.batch.Bath;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.heat.Assumed;
+import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.core.measure.Units;
 import velvetcrock.web.Flat;
@@ -43,20 +42,22 @@ record StoveForm(
     @Nullable String from,
     @Nullable String answer,
     @Nullable String place,
-    @Nullable String happened,
     @Nullable String key) {
 
   /**
    * The water that it stands in.
    *
    * @param bathName name of the water bath; empty where there is none
-   * @param bathWidth its inner width, cm
-   * @param bathDepth its water when full, cm
+   * @param bathWidth its inner width
+   * @param bathDepth its water when full
    */
   record BathFields(
       @Nullable String bathName, @Nullable String bathWidth, @Nullable String bathDepth) {}
 
-  private static final double MM_PER_CM = 10;
+  private static final double NARROWEST_BATH_MM = 30;
+  private static final double WIDEST_BATH_MM = 1000;
+  private static final double SHALLOWEST_BATH_MM = 5;
+  private static final double DEEPEST_BATH_MM = 500;
 
   /** A bath wants water when a third of it is left. */
   private static final double LOWEST_SHARE = 1 / 3.0;
@@ -77,24 +78,30 @@ record StoveForm(
     return name;
   }
 
-  @Nullable Bath bath() {
+  @Nullable Bath bath(Units units) {
     if (Typed.blank(water.bathName())) {
       return null;
     }
     Problems problems = new Problems();
     Double width =
-        problems.attempt("bathWidth", () -> Typed.number(water.bathWidth(), 3, 100, "centimetres"));
+        problems.attempt(
+            "bathWidth", () -> mm(water.bathWidth(), NARROWEST_BATH_MM, WIDEST_BATH_MM, units));
     Double depth =
         problems.attempt(
-            "bathDepth", () -> Typed.number(water.bathDepth(), 0.5, 50, "centimetres"));
+            "bathDepth", () -> mm(water.bathDepth(), SHALLOWEST_BATH_MM, DEEPEST_BATH_MM, units));
     Double power = problems.attempt("watts", () -> Typed.number(watts, 0, 5000, "watts"));
     problems.refuseIfAny();
-    return new Bath(
-        Typed.text(water.bathName()),
-        depth * MM_PER_CM,
-        depth * MM_PER_CM * LOWEST_SHARE,
-        width * MM_PER_CM,
-        power);
+    return new Bath(Typed.text(water.bathName()), depth, depth * LOWEST_SHARE, width, power);
+  }
+
+  private static double mm(@Nullable String typed, double least, double most, Units units) {
+    double mm = Lengths.mm(Typed.text(typed), units.lengths().large());
+    if (mm < least || mm > most) {
+      throw new Refused(
+          "",
+          "Between " + (int) least + " mm and " + (int) most + " mm; “" + typed + "” was read.");
+    }
+    return mm;
   }
 
   Assumed.HandTest test() {
@@ -116,21 +123,8 @@ record StoveForm(
   double celsius(Units.Degrees own) {
     Problems problems = new Problems();
     Double celsius =
-        problems.attempt(
-            "temperature", () -> Temperatures.read(Typed.text(temperature), own).middle());
+        problems.attempt("temperature", () -> Temperatures.shown(Typed.text(temperature), own));
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(celsius);
-  }
-
-  /** When it happened; null for now. */
-  @Nullable Instant at(ZoneId zone) {
-    if (Typed.blank(happened)) {
-      return null;
-    }
-    try {
-      return LocalDateTime.parse(Typed.text(happened)).atZone(zone).toInstant();
-    } catch (DateTimeParseException e) {
-      throw new Refused("happened", "“" + Typed.text(happened) + "” is not a date and time.");
-    }
   }
 }

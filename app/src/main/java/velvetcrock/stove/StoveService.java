@@ -35,6 +35,7 @@ import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Appliances.Owned;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Places;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** Does at the stove what its forms ask for. */
@@ -65,11 +66,11 @@ class StoveService {
    * @throws Refused at the field that cannot be read
    */
   @Transactional
-  public String log(BatchRecord batch, StoveForm form, Household house) {
-    Instant at = form.at(house.zone());
+  public String log(BatchRecord batch, StoveForm form, Happened when, Household house) {
+    Instant at = when.at();
     String key = Typed.text(form.key());
     return switch (Typed.text(form.kind())) {
-      case "put-on" -> putOn(batch, form, at, key);
+      case "put-on" -> putOn(batch, form, house, at, key);
       case "knob" -> turn(batch, form, at, key);
       case "off" -> off(batch, form, at, key);
       case "felt" -> {
@@ -90,8 +91,9 @@ class StoveService {
     return acts.append(batch.code(), event, at, null, key);
   }
 
-  private String putOn(BatchRecord batch, StoveForm form, @Nullable Instant at, String key) {
-    Bath bath = form.bath();
+  private String putOn(
+      BatchRecord batch, StoveForm form, Household house, @Nullable Instant at, String key) {
+    Bath bath = form.bath(house.units());
     String setting = form.knobName();
     Owned known = appliances.choose(Typed.text(form.appliance()));
     Heater heater = new Heater(known.id().toString(), known.name(), known.kind());

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -31,7 +30,7 @@ final class TimeReader {
   private static final int FIRST_YEAR = 1000;
   private static final int CENTURY = 2000;
 
-  private final @Nullable ZoneId zone;
+  private final @Nullable LocalClock clock;
   private final Order order;
   private String dayText = "";
   private long epochDay;
@@ -49,10 +48,10 @@ final class TimeReader {
   /**
    * A reader.
    *
-   * @param zone of times that do not name theirs; null to refuse them
+   * @param clock of times that do not name their zone; null to refuse them
    */
-  TimeReader(@Nullable ZoneId zone, Order order) {
-    this.zone = zone;
+  TimeReader(@Nullable LocalClock clock, Order order) {
+    this.clock = clock;
     this.order = order;
   }
 
@@ -109,12 +108,12 @@ final class TimeReader {
     if (!day.matches()) {
       throw new DateTimeException("no date");
     }
-    Matcher clock = CLOCK.matcher(day.group(4).strip().toLowerCase(Locale.ROOT));
-    if (!clock.matches()) {
+    Matcher hands = CLOCK.matcher(day.group(4).strip().toLowerCase(Locale.ROOT));
+    if (!hands.matches()) {
       throw new DateTimeException("no time of day");
     }
-    LocalDateTime local = LocalDateTime.of(date(day), time(clock));
-    String offset = clock.group(6);
+    LocalDateTime local = LocalDateTime.of(date(day), time(hands));
+    String offset = hands.group(6);
     if (offset == null) {
       return inZone(local);
     }
@@ -131,7 +130,7 @@ final class TimeReader {
         || t.charAt(7) != '-'
         || t.charAt(13) != ':'
         || t.charAt(16) != ':'
-        || zone == null && !utc) {
+        || clock == null && !utc) {
       return null;
     }
     if (!t.regionMatches(0, dayText, 0, 10) || dayText.isEmpty()) {
@@ -157,10 +156,10 @@ final class TimeReader {
   }
 
   private Instant inZone(LocalDateTime local) {
-    if (zone == null) {
+    if (clock == null) {
       throw new DateTimeException("no zone");
     }
-    return local.atZone(zone).toInstant();
+    return clock.moment(local);
   }
 
   private LocalDate date(Matcher day) {

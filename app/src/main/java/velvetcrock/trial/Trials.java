@@ -194,7 +194,7 @@ public class Trials {
       entities.persist(new TrialJudging(id, jar.letter(), one, said));
       if (!one.note().isEmpty()) {
         String which = said.blind() ? "glass " + jar.glass() : "jar " + jar.letter();
-        tell(whole.trial(), "trial-judged", "Judged " + which + ":", one.note());
+        tell(whole.trial(), "trial-judged", "Judged " + which + ":", "“" + one.note() + "”");
       }
     }
   }
@@ -222,7 +222,7 @@ public class Trials {
     problems.require(trial.conclusion() == null, "conclusion", "This trial is concluded already.");
     problems.refuseIfAny();
     trial.conclude(words, clock.instant(), current.name());
-    tell(trial, "trial-concluded", "Trial concluded:", words);
+    tell(trial, "trial-concluded", "Trial concluded:", "“" + words + "”");
   }
 
   private void tell(Trial trial, String kind, String title, String detail) {

@@ -108,6 +108,19 @@ public class Choices {
     return all(Customs.Paper.values(), p -> p == Customs.Paper.A4 ? "A4" : "Letter");
   }
 
+  /** Whose English can be written. */
+  public List<Choice> spellings() {
+    return all(
+        Customs.Spelling.values(),
+        s -> s == Customs.Spelling.BRITISH ? "colour, mould" : "color, mold");
+  }
+
+  /** In which units labels can tell what is in a vessel. */
+  public List<Choice> contents() {
+    return all(
+        Customs.Contents.values(), c -> c == Customs.Contents.OWN ? "your own unit" : "both units");
+  }
+
   /** On which day a week can begin. */
   public List<Choice> weekdays() {
     return List.of(

@@ -6,7 +6,8 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How one household writes dates, times and money, and on what paper it prints.
+ * How one household writes dates, times and money, on what paper it prints, and what its labels
+ * say.
  *
  * @param currency in which it pays; null where it never said
  */
@@ -16,6 +17,7 @@ public record Customs(
     Clock clock,
     Paper paper,
     Spelling spelling,
+    Contents contents,
     @Nullable Currency currency) {
   /** The order of a date. */
   public enum Dates {
@@ -62,10 +64,24 @@ public record Customs(
     }
   }
 
+  /** In which units labels tell what is in a vessel. */
+  public enum Contents {
+    /** In the household’s own. */
+    OWN,
+    /** In the household’s own and the other, as the law of some countries has it. */
+    BOTH
+  }
+
   /** As households write that were founded before each could be chosen by itself. */
   public static final Customs FORMER =
       new Customs(
-          Dates.DAY_FIRST, DayOfWeek.MONDAY, Clock.HOURS_24, Paper.A4, Spelling.BRITISH, null);
+          Dates.DAY_FIRST,
+          DayOfWeek.MONDAY,
+          Clock.HOURS_24,
+          Paper.A4,
+          Spelling.BRITISH,
+          Contents.OWN,
+          null);
 
   /** As is usual where a browser’s languages say that somebody lives. */
   public static Customs usual(Locale locale) {
@@ -77,6 +93,7 @@ public record Customs(
             Clock.HOURS_12,
             Paper.LETTER,
             Spelling.AMERICAN,
+            Contents.BOTH,
             Currency.getInstance("USD"))
         : new Customs(
             Dates.DAY_FIRST,
@@ -84,6 +101,7 @@ public record Customs(
             Clock.HOURS_24,
             Paper.A4,
             Spelling.BRITISH,
+            Contents.OWN,
             currency(locale));
   }
 

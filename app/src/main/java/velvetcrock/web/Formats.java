@@ -4,14 +4,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.measure.CookWords;
 import velvetcrock.core.measure.CustomaryWords;
 import velvetcrock.core.measure.Kitchen;
+import velvetcrock.core.measure.Quantity;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.core.measure.Units;
 
@@ -25,9 +24,6 @@ public final class Formats {
 
   private static final double HOURS_A_DAY = 24;
 
-  private static final Pattern METRIC_FIGURE =
-      Pattern.compile("(\\d+(?:\\.\\d+)?)(?:–(\\d+(?:\\.\\d+)?))? (g|ml|mm|°C)(?![\\w/])");
-
   /** A span narrower than this, as a share, is one figure. */
   private static final double SAME_WITHIN = 1e-3;
 
@@ -36,6 +32,9 @@ public final class Formats {
 
   private static final double SMALL = 1;
   private static final double LEAST_SPOON_ML = 0.6;
+  private static final double MM_A_CM = 10;
+  private static final double MM_AN_INCH = 25.4;
+  private static final double IN_HUNDREDTHS = 10;
   private static final double KILO = 2000;
 
   private final Units units;
@@ -149,6 +148,48 @@ public final class Formats {
     return inInches() ? CustomaryWords.ofMm(mm) : number(mm, 0) + " mm";
   }
 
+  /** A weight to be typed back: hundredths below 10 g, tenths from there on. */
+  public String typedG(double grams) {
+    return inOunces()
+        ? CustomaryWords.closely(grams)
+        : number(grams, grams < IN_HUNDREDTHS ? 2 : 1) + " g";
+  }
+
+  /** A volume to be typed back: to the millilitre, or the tenth of a fluid ounce. */
+  public String typedMl(double ml) {
+    return inCups() ? CustomaryWords.ofMl(ml, units.kitchen()) : number(ml, 0) + " ml";
+  }
+
+  /** What is in a vessel, as its label tells it. */
+  public String contents(double ml) {
+    String other = other().label(ml);
+    return customs.contents() == Customs.Contents.BOTH ? label(ml) + " (" + other + ")" : label(ml);
+  }
+
+  private String label(double ml) {
+    return inCups() ? CustomaryWords.ofMl(ml, units.kitchen()) : ml(ml);
+  }
+
+  /** What is proposed in a field: one of two texts, by what so much is read in. */
+  public String proposed(Quantity quantity, String metric, String customary) {
+    return units.metric(quantity) ? metric : customary;
+  }
+
+  /** What a small vessel holds that is proposed. */
+  public String usualVessel() {
+    return proposed(Quantity.VOLUME, "30 ml", "1 fl oz");
+  }
+
+  /** A length of a hand or more, mm: in cm, or in inches. */
+  public String cm(double mm) {
+    return inInches() ? CustomaryWords.ofMm(mm) : number(mm / MM_A_CM, 1) + " cm";
+  }
+
+  /** A length of a hand or more, mm, as a bare figure for a field that shows its unit. */
+  public String large(double mm) {
+    return inInches() ? number(Math.round(mm / MM_AN_INCH * 2) / 2.0, 1) : number(mm / MM_A_CM, 1);
+  }
+
   /** A length as a range, or one figure where it is one. */
   public String mm(Range mm) {
     return inInches() ? CustomaryWords.ofMm(mm) : span(mm, mm(mm.middle()), " mm");
@@ -196,23 +237,35 @@ public final class Formats {
     return low.equals(high) ? one : low + "–" + high + unit;
   }
 
-  /** A text whose figures are in g, ml, mm and °C, with them in the household's own units. */
+  /**
+   * A finished text whose figures are in g, ml, mm and °C, in the household's own units and
+   * spelling. What stands between quotation marks was typed, and stays.
+   */
   public String own(String text) {
-    return METRIC_FIGURE
-        .matcher(text)
-        .replaceAll(
-            found -> {
-              double low = Double.parseDouble(found.group(1));
-              double high = found.group(2) == null ? low : Double.parseDouble(found.group(2));
-              Range range = Range.between(low, high);
-              return Matcher.quoteReplacement(
-                  switch (found.group(3)) {
-                    case "g" -> inOunces() ? g(range) : found.group();
-                    case "ml" -> inCups() ? ml(range) : found.group();
-                    case "mm" -> inInches() ? mm(range) : found.group();
-                    default -> inFahrenheit() ? degrees(range) : found.group();
-                  });
-            });
+    return new OwnWords(this).text(text);
+  }
+
+  /** A figure with its unit. */
+  public String figure(Quantity quantity, Range amount) {
+    return switch (quantity) {
+      case WEIGHT -> g(amount);
+      case VOLUME -> ml(amount);
+      case LENGTH -> mm(amount);
+      case TEMPERATURE -> degrees(amount);
+      case WARMER -> warmer(amount);
+    };
+  }
+
+  private String warmer(Range celsius) {
+    double step = inFahrenheit() ? Temperatures.CELSIUS_A_FAHRENHEIT : 1;
+    String low = number(celsius.low() / step, 0);
+    String high = number(celsius.high() / step, 0);
+    return (low.equals(high) ? high : low + "–" + high) + " " + degreeUnit();
+  }
+
+  /** The same household with each thing in the other system. */
+  Formats other() {
+    return new Formats(units.other(), customs, zone, now);
   }
 
   /** A temperature in the household's degrees. */

@@ -4,15 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Instant;
-import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import velvetcrock.Typing;
 import velvetcrock.core.Refused;
@@ -193,23 +190,5 @@ class LogFormTest {
                 assertThat(((Refused) e).problems())
                     .extracting(problem -> problem.field())
                     .contains(field));
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    "Europe/Oslo, 2026-03-28T12:00, 2026-03-28T11:00:00Z",
-    "Europe/Oslo, 2026-03-30T12:00, 2026-03-30T10:00:00Z",
-    "America/New_York, 2026-01-10T08:30, 2026-01-10T13:30:00Z"
-  })
-  void aMomentIsOfTheHouseholdsClock(String zone, String typed, Instant at) {
-    assertThat(form("happened", typed).at(ZoneId.of(zone))).isEqualTo(at);
-  }
-
-  @Test
-  void noMomentIsNowAndNonsenseIsRefused() {
-    assertThat(LogForm.empty().at(ZoneId.of("UTC"))).isNull();
-    assertThatThrownBy(() -> form("happened", "yesterday").at(ZoneId.of("UTC")))
-        .isInstanceOf(Refused.class)
-        .hasMessageContaining("“yesterday” is not a date and time");
   }
 }

@@ -170,7 +170,7 @@ class LabelPartsTest {
     assertThat(LabelGrid.all(Customs.Paper.A4))
         .extracting(LabelGrid::key)
         .doesNotHaveDuplicates()
-        .hasSize(8);
+        .hasSize(5);
     assertThatThrownBy(() -> LabelGrid.of("")).isInstanceOf(Refused.class);
     assertThat(List.of(LabelGrid.of("a4-8").labels(), LabelGrid.of("letter-30").labels()))
         .containsExactly(8, 30);

@@ -28,7 +28,7 @@ class FormsTest {
   }
 
   private static WantForm completed(WantForm form) {
-    return form.completed("yarrow", "olive", "2026-12-12", "fresh");
+    return form.completed("yarrow", "olive", "2026-12-12", "fresh", FMT);
   }
 
   private static WhatIfForm sliders(@Nullable String celsius, List<String> pins, String set) {

@@ -57,7 +57,10 @@ class ProductWordsTest {
       new Formats(Kitchen.METRIC, ZoneOffset.UTC, LocalDate.of(2026, 11, 25));
   private static final ProductWords WORDS = new ProductWords(CATALOGUE, FMT);
   private static final HardnessText SAID =
-      new HardnessText(CATALOGUE.wax("beeswax"), CATALOGUE.carrier("olive"), Kitchen.METRIC);
+      new HardnessText(
+          CATALOGUE.wax("beeswax"),
+          CATALOGUE.carrier("olive"),
+          velvetcrock.core.measure.Units.metric(Kitchen.METRIC));
   private static final Learned NOTHING = Learned.of(0, 2.7);
 
   private static PartIn part(PartIn.Kind kind, String key, double grams) {
@@ -191,7 +194,7 @@ class ProductWordsTest {
             "",
             "with thanks",
             "red",
-            "stir longer",
+            "“stir longer”",
             "");
   }
 
@@ -394,7 +397,7 @@ class ProductWordsTest {
   void theSentenceKeepsWhatWasTyped() {
     NewProductForm empty = Forms.blank(NewProductForm.class);
     List<NewProductForm.Row> usual = List.of(new NewProductForm.Row("carrier:olive", "100 ml"));
-    NewProductForm form = empty.completed(usual);
+    NewProductForm form = empty.completed(usual, FMT);
 
     assertThat(form.making()).isEqualTo("SALVE");
     assertThat(form.parts()).isEqualTo(usual);
@@ -425,6 +428,6 @@ class ProductWordsTest {
             form.reason(),
             form.recipe(),
             new NewProductForm.Sent(form.sent().key(), form.sent().was(), change))
-        .completed(List.of());
+        .completed(List.of(), FMT);
   }
 }

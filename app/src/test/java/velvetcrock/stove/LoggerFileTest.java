@@ -25,7 +25,7 @@ import velvetcrock.stove.LoggerFile.Scale;
 /** What loggers write, and what is said of it. */
 class LoggerFileTest {
   private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
-  private static final Choices CELSIUS = new Choices(Scale.CELSIUS, false, OSLO);
+  private static final Choices CELSIUS = new Choices(Scale.CELSIUS, false, OSLO, null);
 
   private final List<Reading> good = new ArrayList<>();
   private final List<String> bad = new ArrayList<>();
@@ -49,14 +49,16 @@ class LoggerFileTest {
         "2026-11-25 12:03 am|2026-11-24T23:03:00Z"
       })
   void timesAreReadAsLoggersWriteThem(String written, String instant) {
-    TimeReader reader = new TimeReader(OSLO, TimeReader.Order.DAY_FIRST);
+    TimeReader reader =
+        new TimeReader(new LocalClock(OSLO, LocalClock.Changes.ASK), TimeReader.Order.DAY_FIRST);
     assertThat(reader.read(written)).isEqualTo(Instant.parse(instant));
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"noon", "2026-13-01 10:00:00", "2026-11-25 25:00:00", "2026-11-25", "43"})
   void whatIsNoTimeIsRefused(String written) {
-    TimeReader reader = new TimeReader(OSLO, TimeReader.Order.DAY_FIRST);
+    TimeReader reader =
+        new TimeReader(new LocalClock(OSLO, LocalClock.Changes.ASK), TimeReader.Order.DAY_FIRST);
     assertThatThrownBy(() -> reader.read(written)).isInstanceOf(DateTimeException.class);
   }
 
@@ -65,7 +67,9 @@ class LoggerFileTest {
     TimeReader none = new TimeReader(null, TimeReader.Order.MONTH_FIRST);
     assertThatThrownBy(() -> none.read("2026-11-25 14:03:22"))
         .isInstanceOf(DateTimeException.class);
-    TimeReader american = new TimeReader(ZoneId.of("UTC"), TimeReader.Order.MONTH_FIRST);
+    TimeReader american =
+        new TimeReader(
+            new LocalClock(ZoneId.of("UTC"), LocalClock.Changes.ASK), TimeReader.Order.MONTH_FIRST);
     assertThat(american.read("11/05/2026 1:00 PM")).isEqualTo("2026-11-05T13:00:00Z");
   }
 

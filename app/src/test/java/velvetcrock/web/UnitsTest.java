@@ -123,6 +123,7 @@ class UnitsTest {
             Customs.Clock.HOURS_24,
             Customs.Paper.A4,
             Customs.Spelling.BRITISH,
+            Customs.Contents.OWN,
             Currency.getInstance("EUR"));
     assertThat(of(Units.metric(Kitchen.METRIC), iso).fullDate(day)).isEqualTo("2026-12-05");
     assertThat(of(Units.metric(Kitchen.METRIC), iso).money(410)).isEqualTo("€4.10");

@@ -31,4 +31,9 @@ public final class Refused extends RuntimeException {
   public List<Problem> problems() {
     return problems;
   }
+
+  /** Whether one of the reasons is at a field. */
+  public boolean names(String field) {
+    return problems.stream().anyMatch(problem -> problem.field().equals(field));
+  }
 }

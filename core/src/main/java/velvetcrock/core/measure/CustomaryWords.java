@@ -46,9 +46,16 @@ public final class CustomaryWords {
         + " oz";
   }
 
+  /** A volume in fluid ounces of a kitchen, such as {@code 10.1 fl oz}. */
+  public static String ofMl(double ml, Kitchen kitchen) {
+    double ounces = ml / KitchenUnit.FLUID_OUNCE_VOLUME.size(kitchen);
+    return Figures.plain(Math.round(ounces * 10) / 10.0) + " fl oz";
+  }
+
   private static String ounces(double ounces) {
-    double step = ounces < 1 ? 0.01 : ounces < 10 ? 0.1 : ounces < 100 ? 0.5 : 1;
-    return Figures.plain(Math.round(Math.round(ounces / step) * step * 100) / 100.0);
+    double step =
+        ounces < 0.03 ? 0.001 : ounces < 1 ? 0.01 : ounces < 10 ? 0.1 : ounces < 100 ? 0.5 : 1;
+    return Figures.plain(Math.round(Math.round(ounces / step) * step * 1000) / 1000.0);
   }
 
   /** A length to the eighth of an inch, such as {@code ½ in}. */

@@ -1,5 +1,6 @@
 package velvetcrock.core.measure;
 
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -10,6 +11,9 @@ import velvetcrock.core.Refused;
 public final class Temperatures {
   /** Absolute zero in °C, below which nothing is read. */
   public static final double ABSOLUTE_ZERO_C = -273.15;
+
+  /** A step of 1 °F, °C. */
+  public static final double CELSIUS_A_FAHRENHEIT = 5 / 9.0;
 
   /** Coldest that is believed of a kitchen, °C. */
   public static final double COLDEST_C = -60;
@@ -49,7 +53,49 @@ public final class Temperatures {
 
   private static final double DIAL_WITHIN = 10;
 
+  private static final Pattern DIAL =
+      Pattern.compile(
+          "(?:(?:an? |the )?(?:crock|slow cooker)[ ,]*)?(?:set )?(?:on |at |to )?(keep warm|warm|low|high)",
+          Pattern.CASE_INSENSITIVE);
+
+  /**
+   * What the oil in a crock comes to on its settings, °C (practice: <i>warm</i> is often 60–75 in
+   * truth; the others as ours is simulated, see {@code Appliance.SLOW_COOKER}).
+   */
+  private static final Map<String, Range> CROCK =
+      Map.of(
+          "keep warm", new Range(60, 75),
+          "warm", new Range(60, 75),
+          "low", new Range(78, 95),
+          "high", new Range(92, 120));
+
+  /** What a thermometer shows lies within this of what is typed, °C; a dial does not. */
+  private static final double THERMOMETER_WITHIN_C = 8;
+
   private Temperatures() {}
+
+  /**
+   * Reads what a thermometer shows.
+   *
+   * @param own the scale of what has no letter
+   * @return °C
+   * @throws Refused at field {@code text} if it is none, or is what a dial says
+   */
+  public static double shown(String typed, Units.Degrees own) {
+    Range read = read(typed, own);
+    if (read.high() - read.low() > THERMOMETER_WITHIN_C) {
+      throw new Refused(
+          "text",
+          "“"
+              + typed.strip()
+              + "” is between "
+              + Math.round(read.low())
+              + " and "
+              + Math.round(read.high())
+              + " °C: what a dial says, not a thermometer. Say it as the knob’s setting, or read one.");
+    }
+    return read.middle();
+  }
 
   /** Degrees Fahrenheit in °C: (F − 32) · 5/9. */
   public static double celsiusOfFahrenheit(double fahrenheit) {
@@ -62,8 +108,8 @@ public final class Temperatures {
   }
 
   /**
-   * Reads a temperature such as {@code 43 C}, {@code 110 °F}, {@code about 43,5}, {@code 40–45 C}
-   * or {@code gas mark 3}.
+   * Reads a temperature such as {@code 43 C}, {@code 110 °F}, {@code about 43,5}, {@code 40–45 C},
+   * {@code gas mark 3}, or a crock on {@code low}.
    *
    * @param own the scale of what has no letter
    * @return °C
@@ -77,6 +123,10 @@ public final class Temperatures {
       if (celsius != null) {
         return new Range(celsius - DIAL_WITHIN, celsius + DIAL_WITHIN);
       }
+    }
+    Matcher dial = DIAL.matcher(text);
+    if (text.length() <= LONGEST_TEXT && dial.matches()) {
+      return CROCK.get(dial.group(1).toLowerCase(Locale.ROOT));
     }
     Matcher matcher = WRITTEN.matcher(text);
     if (text.length() > LONGEST_TEXT || !matcher.matches()) {

@@ -37,7 +37,17 @@ public record Units(
     /** Millimetres. */
     MILLIMETRES,
     /** Inches. */
-    INCHES
+    INCHES;
+
+    /** The unit of what is as long as a finger is wide, as it is written. */
+    public String small() {
+      return this == INCHES ? "in" : "mm";
+    }
+
+    /** The unit of what is as long as a hand, as it is written. */
+    public String large() {
+      return this == INCHES ? "in" : "cm";
+    }
   }
 
   /** Grams, millilitres, °C and mm, with a kitchen's own cups beside them. */
@@ -57,5 +67,25 @@ public record Units(
   public static Units former(Kitchen kitchen) {
     Degrees degrees = kitchen == Kitchen.US ? Degrees.FAHRENHEIT : Degrees.CELSIUS;
     return new Units(Weights.GRAMS, Volumes.MILLILITRES, kitchen, degrees, Lengths.MILLIMETRES);
+  }
+
+  /** Whether so much is read in g, ml, mm or °C. */
+  public boolean metric(Quantity quantity) {
+    return switch (quantity) {
+      case WEIGHT -> weights == Weights.GRAMS;
+      case VOLUME -> volumes == Volumes.MILLILITRES;
+      case LENGTH -> lengths == Lengths.MILLIMETRES;
+      case TEMPERATURE, WARMER -> degrees == Degrees.CELSIUS;
+    };
+  }
+
+  /** Each thing the other way, with the same cups: what stands behind a figure for who asks. */
+  public Units other() {
+    return new Units(
+        metric(Quantity.WEIGHT) ? Weights.OUNCES : Weights.GRAMS,
+        metric(Quantity.VOLUME) ? Volumes.CUPS : Volumes.MILLILITRES,
+        kitchen,
+        metric(Quantity.TEMPERATURE) ? Degrees.FAHRENHEIT : Degrees.CELSIUS,
+        metric(Quantity.LENGTH) ? Lengths.INCHES : Lengths.MILLIMETRES);
   }
 }

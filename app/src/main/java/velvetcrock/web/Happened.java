@@ -1,0 +1,64 @@
+package velvetcrock.web;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.measure.MomentReader;
+import velvetcrock.core.measure.MomentReader.Moment;
+
+/** When something happened, as it was typed in the field {@value #FIELD}; empty for now. */
+public final class Happened {
+  /** The field of every form that tells when. */
+  public static final String FIELD = "happened";
+
+  private final String typed;
+  private final Formats formats;
+
+  /** What was typed, to be read in a household. */
+  public Happened(@Nullable String typed, Formats formats) {
+    this.typed = Typed.text(typed);
+    this.formats = formats;
+  }
+
+  /**
+   * The moment that stands for it.
+   *
+   * @return null for now
+   * @throws Refused at {@value #FIELD} where it cannot be read
+   */
+  public @Nullable Instant at() {
+    if (typed.isEmpty()) {
+      return null;
+    }
+    Moment moment = moment();
+    return moment.exact() && moment.at().equals(formats.now()) ? null : moment.at();
+  }
+
+  /** What it was understood as, in words; empty where nothing was typed. */
+  public String words() {
+    if (typed.isEmpty()) {
+      return "";
+    }
+    Moment moment = moment();
+    String about = formats.moment(moment.at());
+    return moment.exact()
+        ? about
+        : "about "
+            + about
+            + ", between "
+            + formats.moment(moment.from())
+            + " and "
+            + formats.moment(moment.to());
+  }
+
+  private Moment moment() {
+    boolean monthFirst = formats.customs().dates() == Customs.Dates.MONTH_FIRST;
+    Problems problems = new Problems();
+    Moment moment =
+        problems.attempt(
+            FIELD, () -> new MomentReader(formats.now(), formats.zone(), monthFirst).read(typed));
+    problems.refuseIfAny();
+    return java.util.Objects.requireNonNull(moment);
+  }
+}

@@ -1,0 +1,132 @@
+package velvetcrock.web;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.context.ITemplateContext;
+import org.thymeleaf.dialect.IPostProcessorDialect;
+import org.thymeleaf.engine.AbstractTemplateHandler;
+import org.thymeleaf.model.IAttribute;
+import org.thymeleaf.model.ICloseElementTag;
+import org.thymeleaf.model.IOpenElementTag;
+import org.thymeleaf.model.IProcessableElementTag;
+import org.thymeleaf.model.IStandaloneElementTag;
+import org.thymeleaf.model.IText;
+import org.thymeleaf.postprocessor.IPostProcessor;
+import org.thymeleaf.postprocessor.PostProcessor;
+import org.thymeleaf.templatemode.TemplateMode;
+
+/**
+ * The last hand over every page: whatever figure stands in its text, from a template or from the
+ * core, is in the household's own units, with the other unit a tap or a look away, and every word
+ * in its spelling. Nothing inside of an element with {@code data-as-is} is touched, for that is
+ * somebody's own words.
+ */
+@Component
+class OwnWordsDialect implements IPostProcessorDialect {
+  private static final int AFTER_ALL_ELSE = 1000;
+
+  @Override
+  public String getName() {
+    return "Own units and spelling";
+  }
+
+  @Override
+  public int getDialectPostProcessorPrecedence() {
+    return AFTER_ALL_ELSE;
+  }
+
+  @Override
+  public Set<IPostProcessor> getPostProcessors() {
+    return Set.of(new PostProcessor(TemplateMode.HTML, Marker.class, AFTER_ALL_ELSE));
+  }
+
+  /** Goes over one page; the template engine makes one for each. */
+  public static final class Marker extends AbstractTemplateHandler {
+    private static final Set<String> NO_TEXT = Set.of("script", "style", "textarea", "code");
+    private static final Set<String> NO_MARKUP = Set.of("title", "option", "svg");
+    private static final Set<String> SPOKEN = Set.of("aria-label", "title", "placeholder", "alt");
+
+    private @Nullable OwnWords figures;
+    private @Nullable ITemplateContext context;
+    private final Deque<String> untouched = new ArrayDeque<>();
+    private final Deque<String> plain = new ArrayDeque<>();
+
+    @Override
+    public void setContext(ITemplateContext given) {
+      super.setContext(given);
+      context = given;
+      if (given.getVariable("fmt") instanceof Formats formats) {
+        figures = new OwnWords(formats);
+      }
+    }
+
+    @Override
+    public void handleText(IText text) {
+      OwnWords own = figures;
+      String said = text.getText();
+      if (own == null || context == null || !untouched.isEmpty() || said.isBlank()) {
+        super.handleText(text);
+        return;
+      }
+      String written =
+          plain.isEmpty()
+              ? own.marked(said)
+              : "option".equals(plain.peek()) ? own.withOther(said) : own.text(said);
+      super.handleText(written.equals(said) ? text : context.getModelFactory().createText(written));
+    }
+
+    @Override
+    public void handleOpenElement(IOpenElementTag tag) {
+      String name = tag.getElementCompleteName();
+      enter(untouched, name, NO_TEXT.contains(name) || tag.hasAttribute("data-as-is"));
+      enter(plain, name, NO_MARKUP.contains(name));
+      super.handleOpenElement(spoken(tag));
+    }
+
+    @Override
+    public void handleStandaloneElement(IStandaloneElementTag tag) {
+      super.handleStandaloneElement(spoken(tag));
+    }
+
+    @Override
+    public void handleCloseElement(ICloseElementTag tag) {
+      leave(untouched, tag.getElementCompleteName());
+      leave(plain, tag.getElementCompleteName());
+      super.handleCloseElement(tag);
+    }
+
+    /** Counts elements of one name inside of one that is treated otherwise. */
+    private static void enter(Deque<String> inside, String name, boolean begins) {
+      if (inside.isEmpty() ? begins : inside.peek().equals(name)) {
+        inside.push(name);
+      }
+    }
+
+    private static void leave(Deque<String> inside, String name) {
+      if (name.equals(inside.peek())) {
+        inside.pop();
+      }
+    }
+
+    private <T extends IProcessableElementTag> T spoken(T tag) {
+      OwnWords own = figures;
+      if (own == null || context == null || !untouched.isEmpty()) {
+        return tag;
+      }
+      T written = tag;
+      for (IAttribute attribute : tag.getAllAttributes()) {
+        String value = attribute.getValue();
+        if (value != null && SPOKEN.contains(attribute.getAttributeCompleteName())) {
+          written =
+              context
+                  .getModelFactory()
+                  .setAttribute(written, attribute.getAttributeCompleteName(), own.text(value));
+        }
+      }
+      return written;
+    }
+  }
+}
