@@ -124,7 +124,7 @@ class BenchTest extends AppTest {
           amount | -60 g    | below zero
           amount | 1,500 g  | can be read as
           amount | 1/0 cup  | divides by zero
-          cover  | deep     | cannot be read
+          cover  | deep     | is no length
           cover  | 900      | cover
           ratio  | much     | as a ratio
           ratio  | -2       | as a ratio

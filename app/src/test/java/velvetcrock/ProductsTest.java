@@ -333,7 +333,8 @@ class ProductsTest extends ProductHouse {
         "parts[1].thing|bottle:Z9Z-A|choose again",
         "parts[1].thing|nothing|Choose what goes in",
         "parts[1].amount|a lot|a lot",
-        "drops[0].count|some|is not a number",
+        "drops[0].count|some|How many did you count?",
+        "drops[0].count|a few drops|How many did you count?",
         "drops[0].oil|petrol|petrol"
       })
   void whatCannotBeReadIsSaidAndKept(String field, String typed, String said) throws Exception {

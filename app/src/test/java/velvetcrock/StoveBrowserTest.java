@@ -97,13 +97,9 @@ class StoveBrowserTest extends BrowserPages {
       page.navigate("/stove/" + code);
       page.getByLabel("On what?").selectOption("The velvet crock");
       page.getByLabel("Knob at").fill("high");
-      page.getByLabel("When, if not now")
-          .fill(
-              java.time.LocalDateTime.now(java.time.ZoneId.of("Europe/London"))
-                  .minusMinutes(73)
-                  .withSecond(0)
-                  .withNano(0)
-                  .toString());
+      page.locator("#put-on .when summary").click();
+      page.locator("#put-on input[name=happened]").fill("73 min ago");
+      assertThat(page.locator("#put-on .when .understood")).not().isEmpty();
       press(page, "It is on");
       assertThat(page.locator(".notice")).containsText("is on the heat");
       assertThat(page.locator("[data-live]")).hasText("Live");

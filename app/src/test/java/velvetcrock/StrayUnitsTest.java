@@ -52,6 +52,18 @@ class StrayUnitsTest extends AppTest {
   private static final Pattern AMERICAN =
       Pattern.compile("(?i)\\b(?:colors?|molds?|(?:milli)?liters?|aging|vapor)\\b");
 
+  /** One of several, several of one, two full stops, and more digits than anybody can measure. */
+  private static final Pattern CARELESS =
+      Pattern.compile(
+          "(?<![\\d.:/–-] ?)\\b1 (?:jars|bottles|tins|batches|days|weeks|months|years|hours|minutes|drops"
+              + "|herbs|oils|lots|entries|readings|tests|trials|vessels|spoons|parts|labels|bars|pads|runs"
+              + "|times|visits)\\b"
+              + "|\\b(?:[2-9]|[1-9]\\d{1,2}) (?:jar|bottle|tin|batch|day|week|month|year|hour|minute|drop|lot"
+              + "|entry|reading|trial|vessel|label)\\b(?! of the)"
+              + "|(?<!\\.)\\.\\.(?!\\.)|[?!]\\.(?!\\.)"
+              + "|\\b\\d{4,} (?:g|ml|mm)\\b|\\b[1-9]\\d*\\.\\d\\d+ ?%|\\d{2,}\\.\\d\\d (?:g|ml|oz)\\b"
+              + "|\\d\\.\\d{3,} (?:g|ml|oz|lb)\\b(?!/)");
+
   /** A jar is called by what is written on it where it is sold. */
   private static final Pattern NAMES =
       Pattern.compile(
@@ -202,6 +214,8 @@ class StrayUnitsTest extends AppTest {
           for (Pattern stray : List.of(units, words)) {
             found(all.toString(), stray).forEach(found -> strays.add(path + ": " + found));
           }
+          page.select("table.reckoning").remove();
+          found(page.body().text(), CARELESS).forEach(found -> strays.add(path + ": " + found));
         });
     return strays;
   }

@@ -21,8 +21,10 @@ import velvetcrock.core.batch.Straining;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.keeping.Store;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.VesselSize;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -136,17 +138,20 @@ class StrainService {
       if (typed.isEmpty()) {
         continue;
       }
+      double left = reckoning.unbottledMl() - bottles.stream().mapToDouble(BottleIn::ml).sum();
       Double ml =
           problems.attempt(
               "bottles[" + row + "].amount",
-              () -> Amounts.oilMl(typed, house.kitchen(), reckoning.carriers()).middle());
+              () -> Amounts.ofOil(typed, left, house.kitchen(), reckoning.carriers()));
       String size = form.sizeAt(row);
       Double sizeMl =
           size.isEmpty()
               ? ml
               : problems.attempt(
                   "bottles[" + row + "].size",
-                  () -> Amounts.oilMl(size, house.kitchen(), reckoning.carriers()).middle());
+                  () ->
+                      VesselSize.ml(
+                          size, house.kitchen(), reckoning.carriers().densityAt(Carrier.ROOM_C)));
       if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
         String letter = letter(batch.state().bottles().size() + bottles.size());
         int at = row;

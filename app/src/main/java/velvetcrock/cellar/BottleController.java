@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,8 +36,9 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
+import velvetcrock.core.materia.Carrier;
+import velvetcrock.core.measure.VesselSize;
 import velvetcrock.kitchen.Catalogues;
-import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.papers.Passes;
 import velvetcrock.web.FieldErrors;
@@ -98,7 +99,7 @@ class BottleController {
         model,
         response,
         batch -> {
-          double ml = ml(form.amount(), "amount", batch);
+          double ml = drawn(form.amount(), batch, bottle(batch, letter));
           String what = Typed.text(form.what());
           if (what.length() > LONGEST_WHAT) {
             throw new Refused("what", "At most " + LONGEST_WHAT + " letters.");
@@ -206,7 +207,7 @@ class BottleController {
               normal(letter),
               Typed.named(Store.Place.class, form.place(), "place"),
               Typed.named(Store.Glass.class, form.glass(), "glass"),
-              ml(form.size(), "size", batch),
+              holds(form.size(), batch),
               Typed.named(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
@@ -243,16 +244,27 @@ class BottleController {
     return "cellar/bottle";
   }
 
-  private double ml(String typed, String field, BatchRecord batch) {
-    Household house = households.current();
-    Supplier<Double> read =
+  private double drawn(@Nullable String typed, BatchRecord batch, BottleState bottle) {
+    return Typed.at(
+        "amount",
         () ->
-            Amounts.oilMl(
-                    Typed.text(typed),
-                    house.kitchen(),
-                    new BatchReckoning(catalogues.current(), batch.state()).carriers())
-                .middle();
-    return Typed.at(field, read);
+            Amounts.ofOil(
+                Typed.text(typed),
+                bottle.leftMl(),
+                households.current().kitchen(),
+                new BatchReckoning(catalogues.current(), batch.state()).carriers()));
+  }
+
+  private double holds(@Nullable String typed, BatchRecord batch) {
+    return Typed.at(
+        "size",
+        () ->
+            VesselSize.ml(
+                Typed.text(typed),
+                households.current().kitchen(),
+                new BatchReckoning(catalogues.current(), batch.state())
+                    .carriers()
+                    .densityAt(Carrier.ROOM_C)));
   }
 
   private static void tell(Written written, String what, String done, RedirectAttributes flash) {

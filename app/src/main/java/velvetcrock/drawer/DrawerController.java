@@ -33,6 +33,7 @@ import velvetcrock.core.drawer.LotPicked;
 import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.measure.PartOfAll;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -242,7 +243,9 @@ class DrawerController {
       }
       case "used" ->
           new LotTaken(
-              typed.amountOf(lot.details(), house.kitchen(), catalogues.current()),
+              PartOfAll.read(text).isPresent()
+                  ? PartOfAll.read(text).getAsDouble() * lot.amount()
+                  : typed.amountOf(lot.details(), house.kitchen(), catalogues.current()),
               used(Typed.text(form.reason())));
       case "counted" ->
           new LotCounted(

@@ -46,8 +46,9 @@ record LotView(
    *
    * @param picks whether pickings can be added
    * @param opens whether it can still be opened
+   * @param of what its amounts are of, as hints beside fields ask for it
    */
-  record Offers(boolean standing, boolean picks, boolean opens) {}
+  record Offers(boolean standing, boolean picks, boolean opens, String of) {}
 
   /** A code on a lid: signs in turn letter and digit. */
   private static final Pattern BATCH = Pattern.compile("[A-Z][0-9][A-Z](?:[0-9][A-Z])*");
@@ -91,8 +92,18 @@ record LotView(
         new LotView.Offers(
             lot.standing(),
             lot.standing() && details.origin() != Origin.BOUGHT,
-            lot.standing() && details.kind() == Kind.CARRIER && details.dates().openedOn() == null),
+            lot.standing() && details.kind() == Kind.CARRIER && details.dates().openedOn() == null,
+            substance(details)),
         "/drawer/of/" + details.kind() + "/" + key);
+  }
+
+  private static String substance(LotDetails details) {
+    return switch (details.kind()) {
+      case HERB -> "herb:" + details.thing();
+      case CARRIER -> "oil:" + details.thing();
+      case WAX -> "thing:wax:" + details.thing();
+      default -> "";
+    };
   }
 
   /** The newest line of a log in front, where the eye falls first. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
@@ -15,6 +16,7 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.PartOfAll;
 import velvetcrock.core.measure.Rows;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
@@ -67,6 +69,10 @@ class Understanding {
     Household house = households.current();
     Formats fmt = households.formats(house);
     MeasureReader reader = new MeasureReader(house.kitchen());
+    OptionalDouble part = bare.equals(PARTS) ? OptionalDouble.empty() : PartOfAll.read(typed);
+    if (part.isPresent()) {
+      return new Told(fmt.percent(part.getAsDouble()) + " of what is there", "part");
+    }
     Optional<Level> level =
         of.carrier().isPresent() ? Level.of(typed, house.units().lengths()) : Optional.empty();
     if (level.isPresent()) {
@@ -95,9 +101,14 @@ class Understanding {
    *
    * @param herb as it lies in the cup
    * @param carrier an oil or a fat
+   * @param other anything else whose weight by volume is known
    */
-  record AmountOf(Optional<Amounts.Lying> herb, Optional<Carrier> carrier) {
-    static final AmountOf ANYTHING = new AmountOf(Optional.empty(), Optional.empty());
+  record AmountOf(
+      Optional<Amounts.Lying> herb,
+      Optional<Carrier> carrier,
+      Optional<CrossCheck.Substance> other) {
+    static final AmountOf ANYTHING =
+        new AmountOf(Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   private static Measure row(List<String> rows, Kitchen kitchen) {
@@ -146,7 +157,8 @@ class Understanding {
   private static Optional<CrossCheck.Substance> substance(AmountOf of, Catalogue catalogue) {
     return of.herb()
         .map(h -> Amounts.loose(h.herb(), h.part(), h.cut(), h.state(), catalogue))
-        .or(() -> of.carrier().map(c -> Amounts.substance(c, Carrier.ROOM_C)));
+        .or(() -> of.carrier().map(c -> Amounts.substance(c, Carrier.ROOM_C)))
+        .or(of::other);
   }
 
   /** What ounces of a liquid would be as fluid ounces. */

@@ -28,10 +28,13 @@ class UnderstoodController {
 
   private final Understanding understanding;
   private final Catalogues catalogues;
+  private final KnownSubstances substances;
 
-  UnderstoodController(Understanding understanding, Catalogues catalogues) {
+  UnderstoodController(
+      Understanding understanding, Catalogues catalogues, KnownSubstances substances) {
     this.understanding = understanding;
     this.catalogues = catalogues;
+    this.substances = substances;
   }
 
   /**
@@ -39,7 +42,8 @@ class UnderstoodController {
    *
    * @param field the name of the field; with {@code #n} the nth of that name, from 0
    * @param of what it is an amount of: {@code herb} and {@code oil} with what stands in the fields
-   *     under {@code under}, {@code oil:} or {@code herb:} with a key, or empty
+   *     under {@code under}, {@code oil:} or {@code herb:} with a key, {@code thing} as the field
+   *     {@code thing} names it or {@code thing:} with its name, or empty
    * @param bare the unit that the field shows; empty where it wants one
    * @param under how the names of the fields begin that say what it is
    * @param form the whole form
@@ -98,12 +102,22 @@ class UnderstoodController {
               named.length > 1
                   ? named[1]
                   : Objects.requireNonNullElse(form.get(under + "carrier"), "");
-          yield new Understanding.AmountOf(Optional.empty(), Optional.of(catalogue.carrier(key)));
+          yield new Understanding.AmountOf(
+              Optional.empty(), Optional.of(catalogue.carrier(key)), Optional.empty());
         }
         case "herb" ->
             new Understanding.AmountOf(
                 Optional.of(lying(named.length > 1 ? named[1] : "", under, form, catalogue)),
+                Optional.empty(),
                 Optional.empty());
+        case "thing" ->
+            new Understanding.AmountOf(
+                Optional.empty(),
+                Optional.empty(),
+                substances.of(
+                    named.length > 1
+                        ? named[1]
+                        : Objects.requireNonNullElse(form.get(under + "thing"), "")));
         default -> Understanding.AmountOf.ANYTHING;
       };
     } catch (Refused unknown) {

@@ -25,7 +25,9 @@ import velvetcrock.core.outlook.SafeFor;
 import velvetcrock.core.outlook.Span;
 import velvetcrock.core.outlook.Step;
 import velvetcrock.core.outlook.Timetable;
+import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
+import velvetcrock.web.MoneyWords;
 import velvetcrock.web.PromiseWords;
 import velvetcrock.web.SpeedWords;
 import velvetcrock.web.TimeAxis;
@@ -272,9 +274,9 @@ record OutlookView(
     }
 
     private String money(Route route) {
-      return "about "
-          + fmt.money(route.bill().minor())
-          + (route.bill().unpriced() ? ", some of it without a price" : "");
+      List<String> unpriced =
+          route.bill().unpriced().stream().map(EnumWords::plain).map(w -> "the " + w).toList();
+      return "about " + MoneyWords.cost(route.bill().minor(), "", unpriced, fmt);
     }
 
     private String work(Timetable timetable) {
@@ -329,7 +331,9 @@ record OutlookView(
             new Fact(
                 "Costs",
                 money(route),
-                route.bill().unpriced() ? "some of it has no price" : "by your lots’ prices"));
+                route.bill().unpriced().isEmpty()
+                    ? "by your lots’ prices"
+                    : "the rest by your lots’ prices"));
       }
       return new Looked(
           RouteWords.name(route) + ", " + words.school(route),

@@ -220,7 +220,7 @@ public class Plans {
             route.outcome().pull(),
             route.outcome().keeps().onceDry(),
             Math.round(route.bill().minor()),
-            route.bill().unpriced()));
+            !route.bill().unpriced().isEmpty()));
   }
 
   private static PlanDetails.FromLot fromLot(Supply.Taking taking) {

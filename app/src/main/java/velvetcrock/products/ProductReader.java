@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Learned;
@@ -24,8 +25,9 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
-import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.PartOfAll;
 import velvetcrock.core.measure.Units;
+import velvetcrock.core.measure.VesselSize;
 import velvetcrock.core.product.DropsIn;
 import velvetcrock.core.product.Intent;
 import velvetcrock.core.product.PartIn;
@@ -40,6 +42,13 @@ import velvetcrock.web.Typed;
 class ProductReader {
   static final double POCKET_C = 28;
   static final double COLD_C = 10;
+
+  /** Of a salve, g/ml (typical), by which a vessel said by weight is taken. */
+  private static final double USUAL_DENSITY = 0.93;
+
+  private static final Pattern VAGUE =
+      Pattern.compile("(?i)(?:some|a few|few|several|a couple(?: of)?|a lot)(?: drops)?");
+
   private static final double ROOM_C = 20;
 
   private final ProductThings things;
@@ -179,8 +188,9 @@ class ProductReader {
    * @throws Refused if it is none, or more than there is in a bottle
    */
   static double grams(ProductThings.Thing thing, String amount, Kitchen kitchen) {
-    if (amount.equalsIgnoreCase("all") && Double.isFinite(thing.thereG())) {
-      return thing.thereG();
+    OptionalDouble part = PartOfAll.read(amount);
+    if (part.isPresent() && Double.isFinite(thing.thereG())) {
+      return part.getAsDouble() * thing.thereG();
     }
     Measure read = CrossCheck.read(amount, kitchen, thing.substance());
     double grams =
@@ -210,13 +220,22 @@ class ProductReader {
         continue;
       }
       String at = "drops[" + i + "].count";
-      Double read = problems.attempt(at, () -> Typed.number(count, 0.1, 5000, "drops"));
+      Double read = problems.attempt(at, () -> drops(count));
       String oil = problems.attempt(at, () -> catalogue.essentialOil(Typed.text(row.oil())).key());
       if (read != null && oil != null) {
         drops.add(new DropsIn(oil, read));
       }
     }
     return drops;
+  }
+
+  /** Drops that were counted. */
+  private static double drops(String typed) {
+    if (VAGUE.matcher(typed).matches()) {
+      throw new Refused(
+          "", "How many did you count? “" + typed + "” may be too many for the skin.");
+    }
+    return Typed.number(typed.replaceFirst("(?i)\\s*drops?$", ""), 0.1, 5000, "drops");
   }
 
   private static Wax wax(List<PartIn> parts, Catalogue catalogue) {
@@ -271,9 +290,7 @@ class ProductReader {
 
   /** What a tin holds, ml. */
   static double ml(String size, Kitchen kitchen) {
-    String amount = size.replaceFirst("(?i)\\s+(tins?|jars?|pots?|tubes?|bottles?|moulds?)$", "");
-    Measure read = new MeasureReader(kitchen).read(amount);
-    double ml = read.isWeight() ? read.amount().middle() / 0.93 : read.amount().middle();
+    double ml = VesselSize.ml(size, kitchen, USUAL_DENSITY);
     if (ml < 1 || ml > 20_000) {
       throw new Refused("size", "Between 1 ml and 20 l; “" + size + "” was read.");
     }

@@ -34,6 +34,8 @@ import velvetcrock.web.NotFound;
 class ProductThings {
   private static final int MOST_BOTTLES = 60;
   private static final int MOST_CLOTHS = 40;
+  private static final int WORTH_MAKING_DAYS = 30;
+
   private static final double LEAST_ML = 5;
 
   private final Batches batches;
@@ -205,12 +207,21 @@ class ProductThings {
     return new CrossCheck.Substance(density, Range.exactly(density), false);
   }
 
-  /** The bottle that should be used first and is still good, else plain sunflower oil. */
+  /**
+   * The bottle that should be used first and is good for long enough to make something of it; else
+   * one that is still good, else plain sunflower oil.
+   */
   String first(LocalDate today) {
-    return book.standing(BottleBook.Which.ALL, MOST_BOTTLES).stream()
-        .filter(b -> !b.bestBefore().isBefore(today) && !b.bottle().spoiled())
-        .filter(b -> b.bottle().leftMl() >= LEAST_ML)
+    List<BottleRecord> good =
+        book.standing(BottleBook.Which.ALL, MOST_BOTTLES).stream()
+            .filter(b -> !b.bestBefore().isBefore(today) && !b.bottle().spoiled())
+            .filter(b -> b.bottle().leftMl() >= LEAST_ML)
+            .toList();
+    LocalDate longEnough = today.plusDays(WORTH_MAKING_DAYS);
+    return good.stream()
+        .filter(b -> !b.bestBefore().isBefore(longEnough))
         .findFirst()
+        .or(() -> good.stream().findFirst())
         .map(b -> "bottle:" + b.code())
         .orElse("carrier:sunflower-high-oleic");
   }

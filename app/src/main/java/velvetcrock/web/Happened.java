@@ -41,15 +41,13 @@ public final class Happened {
       return "";
     }
     Moment moment = moment();
-    String about = formats.moment(moment.at());
-    return moment.exact()
-        ? about
-        : "about "
-            + about
-            + ", between "
-            + formats.moment(moment.from())
-            + " and "
-            + formats.moment(moment.to());
+    if (moment.exact()) {
+      return formats.moment(moment.at());
+    }
+    boolean oneDay = formats.date(moment.from()).equals(formats.date(moment.to()));
+    String from = oneDay ? formats.clock(moment.from()) : formats.moment(moment.from());
+    String to = oneDay ? formats.clock(moment.to()) : formats.moment(moment.to());
+    return "about " + formats.moment(moment.at()) + ", between " + from + " and " + to;
   }
 
   private Moment moment() {

@@ -2,6 +2,7 @@ package velvetcrock.web;
 
 import velvetcrock.core.keeping.AntioxidantDose;
 import velvetcrock.core.keeping.Keeping.Rule;
+import velvetcrock.core.measure.Quantity;
 
 /** Says what decided a best-before. */
 public final class KeepingWords {
@@ -30,11 +31,17 @@ public final class KeepingWords {
 
   /** How much of an antioxidant, by weight and by drops, and from where to where it helps. */
   public static String dose(AntioxidantDose dose, Formats fmt) {
+    String drops = "about " + fmt.count(dose.drops(), "drop", "drops");
+    if (!fmt.units().metric(Quantity.WEIGHT)) {
+      // no kitchen weighs so little in ounces
+      String from = fmt.number(dose.dropRange().low(), 0);
+      String to = fmt.number(dose.dropRange().high(), 0);
+      return drops + (from.equals(to) ? "" : " (helps from " + from + " to " + to + ")");
+    }
     int digits = dose.massG().high() < 1 ? 2 : 1;
     return fmt.number(dose.middleG(), digits)
-        + " g, about "
-        + dose.drops()
-        + (dose.drops() == 1 ? " drop" : " drops")
+        + " g, "
+        + drops
         + " (helps from "
         + fmt.number(dose.massG().low(), digits)
         + " to "

@@ -40,6 +40,10 @@
     u.ctx.fillRect(u.bbox.left, top, u.bbox.width, u.valToPos(from, "y", true) - top);
   };
 
+  // Dates and times are written as the household writes them.
+  const monthFirst = document.body.dataset.dates === "MONTH_FIRST";
+  const half = document.body.dataset.clock === "HOURS_12";
+
   const chart = (place, goal, data, { hours = false, height = 150, zoom = null } = {}) => {
     const line = (value, style, dash) => (u) => {
       const y = Math.round(u.valToPos(value, "y", true));
@@ -89,11 +93,18 @@
     const times = (u, splits) =>
       splits.map((v, i) => {
         const at = new Date(v * 1000);
-        const date = at.toLocaleDateString("en-GB", { day: "numeric", month: "short" });
-        const clock = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+        const date = at.toLocaleDateString(monthFirst ? "en-US" : "en-GB", {
+          day: "numeric",
+          month: "short",
+        });
+        const midnight = at.getHours() === 0 && at.getMinutes() === 0;
+        const clock = at.toLocaleTimeString(half ? "en-US" : "en-GB", {
+          hour: half ? "numeric" : "2-digit",
+          minute: "2-digit",
+        });
         const fresh = i === 0 || date !== day;
         day = date;
-        return clock === "00:00" ? date : fresh ? `${clock}\n${date}` : clock;
+        return midnight ? date : fresh ? `${clock}\n${date}` : clock;
       });
     return new uPlot(
       {

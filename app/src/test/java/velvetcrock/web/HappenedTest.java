@@ -58,7 +58,9 @@ class HappenedTest {
   @Test
   void whatWasUnderstoodIsTold() {
     assertThat(typed("9:15", "UTC", Locale.UK).words()).isEqualTo("today 09:15");
+    assertThat(typed("last night", "UTC", Locale.UK).words())
+        .isEqualTo("about today 01:30, between yesterday 21:00 and today 06:00");
     assertThat(typed("this morning", "UTC", Locale.UK).words())
-        .isEqualTo("about today 09:00, between today 06:00 and today 12:00");
+        .isEqualTo("about today 09:00, between 06:00 and 12:00");
   }
 }

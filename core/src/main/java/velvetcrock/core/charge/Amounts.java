@@ -1,5 +1,6 @@
 package velvetcrock.core.charge;
 
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
@@ -15,6 +16,7 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
+import velvetcrock.core.measure.PartOfAll;
 
 /** Turns measured amounts into what the reckonings need: oil in ml, herb in g. */
 public final class Amounts {
@@ -65,6 +67,19 @@ public final class Amounts {
     double density = carriers.densityAt(Carrier.ROOM_C);
     CrossCheck.Substance liquid = new CrossCheck.Substance(density, Range.exactly(density), false);
     return oilMl(CrossCheck.read(text, kitchen, liquid), carriers);
+  }
+
+  /**
+   * Oil in ml from what was typed of some that is there: an amount, or a part of all of it.
+   *
+   * @param thereMl how much there is, ml
+   * @throws velvetcrock.core.Refused at {@code amount}
+   */
+  public static double ofOil(String text, double thereMl, Kitchen kitchen, CarrierBlend carriers) {
+    OptionalDouble part = PartOfAll.read(text);
+    return part.isPresent()
+        ? part.getAsDouble() * thereMl
+        : oilMl(text, kitchen, carriers).middle();
   }
 
   /**

@@ -22,6 +22,15 @@ public record AntioxidantDose(Range massG, double middleG, int drops, Reckoning 
   private static final Range ROSEMARY_PERCENT = new Range(0.05, 0.2);
   private static final double DROP_G = 0.05 * 0.95;
 
+  /** From the fewest to the most drops that help, one at least. */
+  public Range dropRange() {
+    return new Range(dropsOf(massG.low()), dropsOf(massG.high()));
+  }
+
+  private static int dropsOf(double grams) {
+    return (int) Math.max(1, Math.round(grams / DROP_G));
+  }
+
   /**
    * Reckons a dose.
    *
@@ -55,7 +64,7 @@ public record AntioxidantDose(Range massG, double middleG, int drops, Reckoning 
         "g",
         Standing.TYPICAL);
     double middle = mass.middle();
-    int drops = (int) Math.max(1, Math.round(middle / DROP_G));
+    int drops = dropsOf(middle);
     lines.line(
         "Drops",
         plain(middle) + " g ÷ " + plain(DROP_G) + " g a drop",

@@ -199,10 +199,13 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
           method == Method.SPIRIT
               ? SPIRIT_DOSE * amounts.herbG() / EthanolWater.density(order.supply().abvPercent())
               : 0;
-      Supply.Bill herbs = Supply.bill(order.supply().herbs(school.state()), amounts.herbG());
-      Supply.Bill oils = Supply.bill(order.supply().oil(), amounts.oilMl());
+      Supply.Bill herbs =
+          Supply.bill(Supply.Goods.HERB, order.supply().herbs(school.state()), amounts.herbG());
+      Supply.Bill oils = Supply.bill(Supply.Goods.OIL, order.supply().oil(), amounts.oilMl());
       Supply.Bill spirits =
-          spiritMl > 0 ? Supply.bill(order.supply().spirit(), spiritMl) : Supply.Bill.NOTHING;
+          spiritMl > 0
+              ? Supply.bill(Supply.Goods.SPIRIT, order.supply().spirit(), spiritMl)
+              : Supply.Bill.NOTHING;
       if (!order.supply().shopping()) {
         lacks(Obstacle.Kind.LACKS_HERB, herbs, school.state().name(), obstacles);
         lacks(Obstacle.Kind.LACKS_OIL, oils, "", obstacles);

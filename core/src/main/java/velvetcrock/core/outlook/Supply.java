@@ -1,6 +1,8 @@
 package velvetcrock.core.outlook;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -49,10 +51,10 @@ public record Supply(
    *
    * @param missing what the lots lack, g or ml
    * @param minor what it costs in hundredths, the missing at what the last lot cost
-   * @param unpriced whether any of it has no known price
+   * @param unpriced what of it has no known price, wholly or partly
    */
-  public record Bill(List<Taking> takings, double missing, double minor, boolean unpriced) {
-    static final Bill NOTHING = new Bill(List.of(), 0, 0, false);
+  public record Bill(List<Taking> takings, double missing, double minor, Set<Goods> unpriced) {
+    static final Bill NOTHING = new Bill(List.of(), 0, 0, Set.of());
 
     Bill plus(Bill other) {
       List<Taking> both = new ArrayList<>(takings);
@@ -61,8 +63,25 @@ public record Supply(
           List.copyOf(both),
           missing + other.missing,
           minor + other.minor,
-          unpriced || other.unpriced);
+          union(unpriced, other.unpriced));
     }
+
+    private static Set<Goods> union(Set<Goods> one, Set<Goods> other) {
+      Set<Goods> both = EnumSet.noneOf(Goods.class);
+      both.addAll(one);
+      both.addAll(other);
+      return Collections.unmodifiableSet(both);
+    }
+  }
+
+  /** What is bought for a batch. */
+  public enum Goods {
+    /** The herb. */
+    HERB,
+    /** The carrier oil. */
+    OIL,
+    /** The spirit that dampens it. */
+    SPIRIT
   }
 
   /** Copies. */
@@ -85,7 +104,7 @@ public record Supply(
   }
 
   /** Takes an amount from lots in their order. */
-  static Bill bill(List<Stock> lots, double wanted) {
+  static Bill bill(Goods goods, List<Stock> lots, double wanted) {
     List<Taking> takings = new ArrayList<>();
     double left = wanted;
     double minor = 0;
@@ -100,11 +119,14 @@ public record Supply(
       }
     }
     if (left <= ENOUGH) {
-      return new Bill(List.copyOf(takings), 0, minor, unpriced);
+      return new Bill(List.copyOf(takings), 0, minor, unpriced ? Set.of(goods) : Set.of());
     }
     OptionalDouble known =
         lots.stream().map(Stock::minorPerUnit).flatMapToDouble(OptionalDouble::stream).findFirst();
     return new Bill(
-        List.copyOf(takings), left, minor + left * known.orElse(0), unpriced || known.isEmpty());
+        List.copyOf(takings),
+        left,
+        minor + left * known.orElse(0),
+        unpriced || known.isEmpty() ? Set.of(goods) : Set.of());
   }
 }

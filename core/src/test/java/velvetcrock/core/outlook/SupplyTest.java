@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.outlook.Supply.Bill;
+import velvetcrock.core.outlook.Supply.Goods;
 import velvetcrock.core.outlook.Supply.Stock;
 import velvetcrock.core.outlook.Supply.Taking;
 
@@ -27,41 +28,44 @@ class SupplyTest {
 
   @Test
   void theFirstLotIsUsedUpBeforeTheNext() {
-    Bill bill = Supply.bill(List.of(lot("old", 30, 10), lot("young", 100, 20)), 50);
+    Bill bill = Supply.bill(Goods.HERB, List.of(lot("old", 30, 10), lot("young", 100, 20)), 50);
 
     assertThat(bill.takings()).containsExactly(new Taking("old", 30), new Taking("young", 20));
     assertThat(bill.missing()).isZero();
     assertThat(bill.minor()).isCloseTo(30 * 10 + 20 * 20, within(1e-9));
-    assertThat(bill.unpriced()).isFalse();
+    assertThat(bill.unpriced()).isEmpty();
   }
 
   @Test
   void whatIsMissingCostsWhatALotCost() {
-    Bill bill = Supply.bill(List.of(lot("old", 30, 10)), 50);
+    Bill bill = Supply.bill(Goods.HERB, List.of(lot("old", 30, 10)), 50);
 
     assertThat(bill.missing()).isEqualTo(20);
     assertThat(bill.minor()).isCloseTo(50 * 10, within(1e-9));
-    assertThat(bill.unpriced()).isFalse();
+    assertThat(bill.unpriced()).isEmpty();
   }
 
   @Test
   void withoutAPriceItSaysSo() {
-    assertThat(Supply.bill(List.of(unpriced("found", 80)), 50).unpriced()).isTrue();
-    assertThat(Supply.bill(List.of(), 50)).isEqualTo(new Bill(List.of(), 50, 0, true));
-    assertThat(Supply.bill(List.of(lot("old", 80, 10), unpriced("found", 80)), 50).unpriced())
-        .isFalse();
+    assertThat(Supply.bill(Goods.HERB, List.of(unpriced("found", 80)), 50).unpriced()).isNotEmpty();
+    assertThat(Supply.bill(Goods.HERB, List.of(), 50))
+        .isEqualTo(new Bill(List.of(), 50, 0, Set.of(Goods.HERB)));
+    assertThat(
+            Supply.bill(Goods.HERB, List.of(lot("old", 80, 10), unpriced("found", 80)), 50)
+                .unpriced())
+        .isEmpty();
   }
 
   @Test
   void billsAddUp() {
     Bill both =
-        Supply.bill(List.of(lot("herb", 80, 10)), 50)
-            .plus(Supply.bill(List.of(unpriced("oil", 100)), 300));
+        Supply.bill(Goods.HERB, List.of(lot("herb", 80, 10)), 50)
+            .plus(Supply.bill(Goods.OIL, List.of(unpriced("oil", 100)), 300));
 
     assertThat(both.takings()).hasSize(2);
     assertThat(both.missing()).isEqualTo(200);
     assertThat(both.minor()).isEqualTo(500);
-    assertThat(both.unpriced()).isTrue();
+    assertThat(both.unpriced()).containsExactly(Goods.OIL);
     assertThat(Bill.NOTHING.plus(both)).isEqualTo(both);
   }
 
@@ -91,7 +95,7 @@ class SupplyTest {
         List.of(
             lot("a", Math.floorMod(first, 3000) / 10.0, 3),
             unpriced("b", Math.floorMod(second, 3000) / 10.0));
-    Bill bill = Supply.bill(lots, want);
+    Bill bill = Supply.bill(Goods.HERB, lots, want);
 
     double taken = bill.takings().stream().mapToDouble(Taking::amount).sum();
     assertThat(taken + bill.missing()).isCloseTo(want, within(1e-5));
