@@ -17,9 +17,12 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import velvetcrock.kitchen.Household;
 
 /** The real interface in Debian's headless Chromium. */
 abstract class BrowserPages extends AppTest {
+  static final String PASSWORD = "a long enough password";
+
   private static Playwright playwright;
   private static Browser browser;
 
@@ -68,6 +71,26 @@ abstract class BrowserPages extends AppTest {
           }
         });
     return page;
+  }
+
+  /** Somebody who has just moved into a household that has nothing yet. */
+  void moveIntoANewHousehold(Page page, String kitchen) throws Exception {
+    Household fresh = households.found("New kitchen", "America/Chicago", kitchen, true);
+    Somebody first = new Somebody(fresh.id(), "Ada");
+    as(
+        first,
+        () -> {
+          places.furnish();
+          return null;
+        });
+    Object link =
+        send(first, "/people/invitations").andReturn().getFlashMap().get("invitationLink");
+    page.navigate(String.valueOf(link).replaceAll("^https?://[^/]+", ""));
+    page.locator("input[name=name]").fill("Ben");
+    page.locator("input[name=login]").fill("ben-" + fresh.id());
+    page.locator("input[name=password]").fill(PASSWORD);
+    page.locator("main form .button").click();
+    arrived(page, "/$");
   }
 
   static void enterDemo(Page page) {

@@ -59,9 +59,9 @@ class StrayUnitsTest extends AppTest {
               + "|herbs|oils|lots|entries|readings|tests|trials|vessels|spoons|parts|labels|bars|pads|runs"
               + "|times|visits)\\b"
               + "|\\b(?:[2-9]|[1-9]\\d{1,2}) (?:jar|bottle|tin|batch|day|week|month|year|hour|minute|drop|lot"
-              + "|entry|reading|trial|vessel|label)\\b(?! of the)"
+              + "|entry|reading|trial|vessel|label)\\b(?! of the| [A-Z]\\d)"
               + "|(?<!\\.)\\.\\.(?!\\.)|[?!]\\.(?!\\.)"
-              + "|\\b\\d{4,} (?:g|ml|mm)\\b|\\b[1-9]\\d*\\.\\d\\d+ ?%|\\d{2,}\\.\\d\\d (?:g|ml|oz)\\b"
+              + "|\\b\\d{4,} (?:ml|mm)\\b|\\b[1-9]\\d*\\.\\d\\d+ ?%|\\b\\d{2,}\\.\\d\\d (?:g|ml)\\b"
               + "|\\d\\.\\d{3,} (?:g|ml|oz|lb)\\b(?!/)");
 
   /** A jar is called by what is written on it where it is sold. */

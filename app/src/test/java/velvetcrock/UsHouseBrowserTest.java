@@ -9,7 +9,6 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import velvetcrock.kitchen.Household;
 
 /** A household in the United States, which never sees a gram and converts nothing by hand. */
 class UsHouseBrowserTest extends BrowserPages {
@@ -150,31 +149,11 @@ class UsHouseBrowserTest extends BrowserPages {
     assertThat(page.locator(".thread-of-log")).containsText("0.75 oz");
   }
 
-  /** Somebody who has just moved into a household that has nothing yet. */
-  private void moveIntoANewHousehold(Page page) throws Exception {
-    Household fresh = households.found("New kitchen", "America/Chicago", "US", true);
-    Somebody first = new Somebody(fresh.id(), "Ada");
-    as(
-        first,
-        () -> {
-          places.furnish();
-          return null;
-        });
-    Object link =
-        send(first, "/people/invitations").andReturn().getFlashMap().get("invitationLink");
-    page.navigate(String.valueOf(link).replaceAll("^https?://[^/]+", ""));
-    page.locator("input[name=name]").fill("Ben");
-    page.locator("input[name=login]").fill("ben-" + fresh.id());
-    page.locator("input[name=password]").fill("a long enough password");
-    page.locator("main form .button").click();
-    arrived(page, "/$");
-  }
-
   /** Oil by the cup, from moving in to the tag on its lid: at most 20 taps and 25 letters. */
   @Test
   void theFirstJarOfANewHouseholdTakesFewTapsAndLetters() throws Exception {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
-      moveIntoANewHousehold(page);
+      moveIntoANewHousehold(page, "US");
       int[] taps = {0};
       int[] letters = {0};
       tap(page.locator("[data-key='2']"), taps);

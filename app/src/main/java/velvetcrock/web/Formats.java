@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.Map;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.extraction.Pull;
@@ -35,7 +36,8 @@ public final class Formats {
   private static final double MM_A_CM = 10;
   private static final double MM_AN_INCH = 25.4;
   private static final double IN_HUNDREDTHS = 10;
-  private static final double KILO = 2000;
+  private static final Map<String, String> KILOS = Map.of(" ml", " l", " g", " kg");
+  private static final double KILO = 1000;
 
   private final Units units;
   private final Customs customs;
@@ -96,7 +98,7 @@ public final class Formats {
           ? CookWords.of(Range.exactly(ml), units.kitchen())
           : CookWords.of(ml, units.kitchen());
     }
-    return ml >= 2000 ? number(ml / 1000, 2) + " l" : number(ml, ml < 10 ? 1 : 0) + " ml";
+    return ml >= KILO ? number(ml / KILO, 2) + " l" : number(ml, ml < 10 ? 1 : 0) + " ml";
   }
 
   /** A volume as a range, or one figure where it is one. */
@@ -123,8 +125,8 @@ public final class Formats {
     if (inOunces()) {
       return CustomaryWords.ofGrams(grams);
     }
-    return grams >= 2000
-        ? number(grams / 1000, 2) + " kg"
+    return grams >= KILO
+        ? number(grams / KILO, 2) + " kg"
         : number(grams, grams < 20 ? 1 : 0) + " g";
   }
 
@@ -224,9 +226,17 @@ public final class Formats {
     if (same(range)) {
       return one;
     }
+    String kilo = KILOS.get(unit);
+    if (kilo != null && range.high() >= KILO) {
+      return span(range.times(1 / KILO), one, kilo, 2);
+    }
+    return span(range, one, unit, range.high() < SMALL ? 2 : 1);
+  }
+
+  private String span(Range range, String one, String unit, int mostDecimals) {
     double width = range.high() - range.low();
     int digits = (int) Math.floor(Math.log10(width / STEPS_IN_A_SPAN));
-    int decimals = Math.max(0, Math.min(range.high() < SMALL ? 2 : 1, -digits));
+    int decimals = Math.max(0, Math.min(mostDecimals, -digits));
     double step = Math.pow(10, Math.max(0, digits));
     String low = number(Math.round(range.low() / step) * step, 0);
     String high = number(Math.round(range.high() / step) * step, 0);

@@ -88,6 +88,17 @@
     },
     true,
   );
+  const chosenMeanwhile = new Map();
+  document.addEventListener(
+    "change",
+    (event) => {
+      const at = event.target;
+      if (redrawing && at.matches("main select")) chosenMeanwhile.set(at.name, at.value);
+      else if (redrawing && at.matches("main [type=checkbox], main [type=radio]"))
+        chosenMeanwhile.set(`${at.name}=${at.value}`, at.checked);
+    },
+    true,
+  );
   document.addEventListener("htmx:confirm", (event) => {
     if (redrawing && !redraws(event)) event.preventDefault();
   });
@@ -111,12 +122,163 @@
       field.dispatchEvent(new Event("input", { bubbles: true }));
     }
     typedMeanwhile.clear();
+    for (const [name, value] of chosenMeanwhile) {
+      const at =
+        typeof value === "string"
+          ? document.querySelector(`main select[name="${CSS.escape(name)}"]`)
+          : [...document.querySelectorAll("main [type=checkbox], main [type=radio]")].find(
+              (box) => `${box.name}=${box.value}` === name,
+            );
+      if (!at || (typeof value === "string" ? at.value : at.checked) === value) continue;
+      if (typeof value === "string") at.value = value;
+      else at.checked = value;
+      at.dispatchEvent(new Event("change", { bubbles: true }));
+    }
+    chosenMeanwhile.clear();
     const field = hand && document.activeElement === document.body && named(hand.name);
     if (field) {
       field.focus();
       if (hand.at !== null) field.setSelectionRange?.(hand.at, hand.at);
     }
     hand = null;
+  });
+
+  // What was refused is told at the top, and the hand goes to the first field that was wrong.
+  const field = (name) =>
+    document.querySelector(`main [name="${CSS.escape(name)}"]:not([type=hidden])`) ??
+    document.querySelector("main [aria-invalid=true]");
+  const toField = (name) => {
+    const at = field(name);
+    for (let d = at?.closest("details"); d; d = d.parentElement.closest("details")) d.open = true;
+    at?.scrollIntoView({ block: "center" });
+    at?.focus({ preventScroll: true });
+  };
+  const toRefused = () => {
+    const first = document.querySelector("#refused [data-field]");
+    if (!first) return;
+    toField(first.dataset.field);
+    if (document.activeElement === document.body) document.querySelector("#refused").focus();
+  };
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("#refused [data-field]");
+    if (!link) return;
+    event.preventDefault();
+    toField(link.dataset.field);
+  });
+  document.addEventListener("htmx:oobAfterSwap", toRefused);
+  toRefused();
+
+  // A form goes once: its buttons rest until it is answered. It goes only where the house can be reached:
+  // else it waits, with all that was typed, and tries again. Whoever was signed out meanwhile signs in and
+  // finds the form as it was.
+  const rest = (form, resting) =>
+    [...form.elements]
+      .filter((at) => at.matches("button"))
+      .forEach((button) => {
+        button.disabled = resting;
+      });
+  const unreachable = (what) => {
+    let bar = document.querySelector("#unreachable");
+    if (!bar) {
+      bar = document.createElement("p");
+      bar.id = "unreachable";
+      bar.setAttribute("role", "alert");
+      document.body.append(bar);
+    }
+    bar.textContent = what;
+    bar.hidden = what === "";
+  };
+  const reach = async () => {
+    try {
+      const answer = await fetch("/here", {
+        cache: "no-store",
+        redirect: "manual",
+        signal: AbortSignal.timeout(5000),
+      });
+      return answer.status === 204 ? "here" : "signed out";
+    } catch {
+      return "away";
+    }
+  };
+  const LEFT = "left-in-a-form";
+  const leave = (form) => {
+    const typed = [...new FormData(form)].filter(
+      ([name, value]) => typeof value === "string" && name !== "_csrf",
+    );
+    const forms = [...document.forms];
+    const at = { path: location.pathname + location.search, form: forms.indexOf(form), typed };
+    sessionStorage.setItem(LEFT, JSON.stringify(at));
+    location.reload();
+  };
+  const takeUp = () => {
+    const left = JSON.parse(sessionStorage.getItem(LEFT) ?? "null");
+    if (left === null || left.path !== location.pathname + location.search) return;
+    const form = document.forms[left.form];
+    sessionStorage.removeItem(LEFT);
+    if (!form) return;
+    form
+      .querySelectorAll("[type=checkbox], [type=radio]")
+      .forEach((box) => (box.checked = left.typed.some((t) => t[0] === box.name && t[1] === box.value)));
+    for (const [name, value] of left.typed) {
+      const at = form.querySelector(`[name="${CSS.escape(name)}"]`);
+      if (at && !at.matches("[type=checkbox], [type=radio], [type=hidden], [type=file]")) at.value = value;
+    }
+    for (let d = form.closest("details"); d; d = d.parentElement.closest("details")) d.open = true;
+    form.scrollIntoView({ block: "center" });
+    unreachable("You had been signed out. What you had typed is here again: send it once more.");
+  };
+  takeUp();
+
+  const sure = new WeakSet();
+  document.addEventListener("submit", async (event) => {
+    const form = event.target;
+    const plain = !form.hasAttribute("hx-post") && form.method === "post" && !event.defaultPrevented;
+    const within = document.body.dataset.clock !== undefined;
+    if (!plain || !within || form.matches("[action$='/sign-out']")) return;
+    if (sure.has(form)) {
+      sure.delete(form);
+      setTimeout(() => rest(form, true));
+      return;
+    }
+    event.preventDefault();
+    const button = event.submitter;
+    rest(form, true);
+    let found = await reach();
+    while (found === "away") {
+      unreachable("The kitchen cannot be reached. Nothing is lost: this is sent as soon as it can be.");
+      await new Promise((again) => setTimeout(again, 2000));
+      found = await reach();
+    }
+    rest(form, false);
+    unreachable("");
+    if (found === "signed out") {
+      leave(form);
+      return;
+    }
+    sure.add(form);
+    form.requestSubmit(button?.isConnected ? button : undefined);
+  });
+  window.addEventListener("pageshow", (event) => {
+    if (event.persisted) document.querySelectorAll("form").forEach((form) => rest(form, false));
+  });
+  document.addEventListener("htmx:beforeRequest", (event) => {
+    const sent = event.detail.requestConfig.triggeringEvent?.type === "submit";
+    if (sent && event.target.matches("form")) rest(event.target, true);
+  });
+  document.addEventListener("htmx:afterRequest", (event) => {
+    if (event.target.matches("form")) rest(event.target, false);
+    if (event.detail.successful) unreachable("");
+  });
+  document.addEventListener("htmx:sendError", (event) => {
+    unreachable("The kitchen cannot be reached. Nothing is lost: this is tried again.");
+    const { elt, requestConfig } = event.detail;
+    setTimeout(() => {
+      if (elt.isConnected)
+        window.htmx.ajax(requestConfig.verb, requestConfig.path, {
+          source: elt,
+          values: elt.matches("form") ? undefined : Object.fromEntries(requestConfig.formData ?? []),
+        });
+    }, 2000);
   });
 
   // The round counts down, calls when something falls due, and tells of what is new since the last

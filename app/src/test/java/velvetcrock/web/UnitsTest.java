@@ -60,7 +60,7 @@ class UnitsTest {
     "30, 2 tbsp, 30 ml",
     "300, 1¼ cups, 300 ml",
     "192, ¾ cup + 1 tbsp, 192 ml",
-    "1000, 4¼ cups, 1000 ml",
+    "1000, 4¼ cups, 1 l",
   })
   void volumes(double ml, String us, String metric) {
     assertThat(US.ml(ml)).isEqualTo(us);
@@ -74,7 +74,7 @@ class UnitsTest {
     "60, 150, 4–10 tbsp, 60–150 ml",
     "0.2, 0.5, 4–10 drops, 0.2–0.5 ml",
     "5, 15, 1–3 tsp, 5–15 ml",
-    "1142, 1400, 4¾–6 cups, 1140–1400 ml",
+    "1142, 1400, 4¾–6 cups, 1.14–1.4 l",
   })
   void spansOfVolumeHaveNoMoreDigitsThanTheyBear(
       double low, double high, String us, String metric) {

@@ -39,6 +39,7 @@ import velvetcrock.core.materia.Cut;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Method;
 import velvetcrock.core.materia.Part;
+import velvetcrock.core.measure.FiguresInText;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.outlook.Comparison;
@@ -125,6 +126,17 @@ public class CoreBenchmark {
     return new Trace(points);
   }
 
+  private static final int TEXTS_OF_A_PAGE = 600;
+  private static final List<String> ON_A_PAGE =
+      List.of(
+          "Shelf",
+          "Of the daisy family: people allergic to it react to its oil too.",
+          "300 ml of oil covers it",
+          "December 19–January 23, 2027",
+          "2–2¾ cups, squeezed by hand; 5 batches of yours taught it",
+          "When, if not now");
+  private final FiguresInText figures = new FiguresInText(Kitchen.US);
+
   @Benchmark
   public Charge charge() {
     return charger.reckon(order);
@@ -149,6 +161,16 @@ public class CoreBenchmark {
     for (String text : SAID) {
       hole.consume(reader.readAny(text));
     }
+  }
+
+  /** The texts of a long page, a third of them with a figure. */
+  @Benchmark
+  public int figuresOfAPage() {
+    int found = 0;
+    for (int i = 0; i < TEXTS_OF_A_PAGE; i++) {
+      found += figures.in(ON_A_PAGE.get(i % ON_A_PAGE.size())).size();
+    }
+    return found;
   }
 
   @Benchmark

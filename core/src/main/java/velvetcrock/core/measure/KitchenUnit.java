@@ -209,7 +209,9 @@ enum KitchenUnit {
     int least = Integer.MAX_VALUE;
     for (KitchenUnit unit : values()) {
       for (String other : unit.words) {
-        int apart = other.length() < 2 ? -1 : distance.apply(word, other);
+        // a short form is not meant by a longer word: “lot” is no litre
+        boolean tooShort = other.length() < 2 || other.length() == 2 && word.length() > 2;
+        int apart = tooShort ? -1 : distance.apply(word, other);
         // of two that are equally near, the one of about its length
         int by = 2 * apart + (other.length() == word.length() ? 0 : 1);
         if (apart >= 0 && by < least) {

@@ -1,0 +1,115 @@
+package velvetcrock;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.Cookie;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What becomes of a form where something goes wrong: refused, slow, away, signed out. */
+class FormsBrowserTest extends BrowserPages {
+  private static String standing(Page page) {
+    page.navigate("/");
+    String href =
+        page.locator("a[href^='/batches/']").first().getAttribute("href").replaceAll("[#?].*", "");
+    page.navigate(href);
+    return href;
+  }
+
+  private static Locator note(Page page) {
+    page.locator("summary", new Page.LocatorOptions().setHasText("Note")).first().click();
+    return page.locator("textarea[name=text]").first();
+  }
+
+  @Test
+  void whatIsRefusedIsToldOnceAtTheTopAndTheHandGoesToTheField() {
+    try (Page page = page(360, ColorScheme.DARK)) {
+      enterDemo(page);
+      String jar = standing(page);
+      page.navigate(jar + "/strain");
+      page.locator("input[name=amount]").fill("a lot of it");
+      page.locator("input[name=marc]").fill("92 g");
+      page.locator(".when summary").first().click();
+      page.locator("input[name=happened]").first().fill("this morning");
+      press(page, "Strained");
+      assertThat(page.locator("#refused")).containsText("lot of it");
+      assertThat(page.locator("input[name=amount]")).isFocused();
+      assertThat(page.locator("input[name=amount]")).hasValue("a lot of it");
+      assertThat(page.locator("input[name=marc]")).hasValue("92 g");
+      assertThat(page.locator("input[name=happened]").first()).hasValue("this morning");
+      fitsTheScreen(page);
+      accessible(page);
+      page.locator("#refused a").first().click();
+      assertThat(page.locator("input[name=amount]")).isFocused();
+    }
+  }
+
+  @Test
+  void aFormWaitsForTheHouseAndGoesOnce() throws Exception {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      String jar = standing(page);
+      String said = "Away for a while " + System.nanoTime();
+      note(page).fill(said);
+      page.context().setOffline(true);
+      Locator send = page.locator("form:has(textarea[name=text]) .button").first();
+      send.click();
+      assertThat(page.locator("#unreachable")).containsText("Nothing is lost");
+      assertThat(send).isDisabled();
+      page.context().setOffline(false);
+      assertThat(page.locator(".notice")).containsText("Note");
+      page.navigate(jar);
+      assertThat(page.locator(".thread-of-log li", new Page.LocatorOptions().setHasText(said)))
+          .hasCount(1);
+    }
+  }
+
+  @Test
+  void whoWasSignedOutFindsTheFormAsItWas() throws Exception {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      moveIntoANewHousehold(page, "METRIC");
+      page.navigate("/kitchen");
+      page.locator("summary", new Page.LocatorOptions().setHasText("plank")).first().click();
+      page.locator("input[name=placeName]").fill("Loft by the chimney");
+      List<Cookie> cookies = page.context().cookies();
+      page.context().clearCookies();
+      page.locator("form:has(input[name=placeName]) .button").click();
+      arrived(page, "/sign-in");
+      // signed in again
+      page.context().addCookies(cookies);
+      page.navigate("/kitchen");
+      arrived(page, "/kitchen");
+      assertThat(page.locator("#unreachable")).containsText("signed out");
+      assertThat(page.locator("input[name=placeName]")).hasValue("Loft by the chimney");
+    }
+  }
+
+  /** The answer to the first choice comes late, and the second stands all the same. */
+  @Test
+  void aChoiceMadeWhileAnAnswerIsUnderWayStays() {
+    try (Page page = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      page.navigate("/bench");
+      JsonObject slow = new JsonObject();
+      slow.addProperty("offline", false);
+      slow.addProperty("latency", 400);
+      slow.addProperty("downloadThroughput", -1);
+      slow.addProperty("uploadThroughput", -1);
+      page.context().newCDPSession(page).send("Network.emulateNetworkConditions", slow);
+      page.waitForResponse(
+          answer -> answer.url().endsWith("/bench"),
+          () -> {
+            page.locator("select[name=method]").selectOption("WARM");
+            page.locator("select[name=use]").selectOption("KITCHEN");
+          });
+      page.waitForFunction(
+          "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
+      assertThat(page.locator("select[name=method]")).hasValue("WARM");
+      assertThat(page.locator("select[name=use]")).hasValue("KITCHEN");
+    }
+  }
+}
