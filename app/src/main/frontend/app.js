@@ -26,8 +26,34 @@
   const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
   if (zone && own && zone.getAttribute("aria-invalid") !== "true") zone.value = own;
 
+  // Keys can be switched off, for whoever speaks to the machine or rests a hand on it.
+  let keysOff = localStorage.getItem("keys") === "off";
+  const sayKeys = () => {
+    const turn = document.querySelector("[data-keys-off]");
+    if (turn) turn.textContent = keysOff ? "Switch keys on" : "Switch keys off";
+  };
+  sayKeys();
+  document.addEventListener("click", (event) => {
+    if (!event.target.closest("[data-keys-off]")) return;
+    keysOff = !keysOff;
+    localStorage.setItem("keys", keysOff ? "off" : "on");
+    sayKeys();
+  });
+
+  // What can be taken back stays within the thumb’s reach for ten seconds.
+  const UNDO_FOR = 10000;
+  const reachUndo = () => {
+    document.querySelectorAll(".notice:has([data-undo]):not([data-reached])").forEach((notice) => {
+      notice.dataset.reached = "";
+      notice.classList.add("undo-bar");
+      setTimeout(() => notice.classList.remove("undo-bar"), UNDO_FOR);
+    });
+  };
+  reachUndo();
+  document.addEventListener("htmx:afterSettle", reachUndo);
+
   document.addEventListener("keydown", (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+    if (keysOff || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
     const place = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
     if (place) {
       place.click();
