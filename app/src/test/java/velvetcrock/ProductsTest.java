@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import velvetcrock.core.batch.Drawn;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.making.ProductKind;
+import velvetcrock.core.product.PartIn;
 import velvetcrock.core.product.ProductState;
 import velvetcrock.products.ProductRecord;
 
@@ -184,6 +185,37 @@ class ProductsTest extends ProductHouse {
         .andExpect(content().string(containsString("There are 150 ml of it")))
         .andExpect(content().string(containsString("value=\"400 ml\"")));
     assertThat(bottle(code, "A").bottle().leftMl()).isEqualTo(150);
+  }
+
+  private String[] inParts(String code, String oil, String wax, String... more) {
+    List<String> fields = new ArrayList<>(List.of(salve(code, oil, wax)));
+    fields.addAll(List.of(more));
+    return fields.toArray(String[]::new);
+  }
+
+  @Test
+  void partsAndANumberOfTinsAreEnough() throws Exception {
+    String code = bottled(40);
+    ProductRecord product =
+        begun(inParts(code, "4 parts", "1 part", "count", "3", "size", "30 ml"));
+    List<PartIn> parts = product.state().parts();
+    assertThat(parts.get(0).massG() / parts.get(1).massG()).isCloseTo(4, within(1e-6));
+    assertThat(parts.get(0).massG() + parts.get(1).massG()).isBetween(80.0, 95.0);
+    assertThat(parts.get(1).text()).isEqualTo("1 part");
+  }
+
+  @Test
+  void partsAloneAndPartsBesideAmountsAreAskedBack() throws Exception {
+    String code = bottled(40);
+    send(keeper, "/products", inParts(code, "4 parts", "1 part"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("say how many of what size it fills")));
+    send(keeper, "/products", inParts(code, "60 ml", "1 part", "count", "3", "size", "30 ml"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("Give each parts, or each an amount")));
+    send(keeper, "/products", inParts(code, "4 parts", "1 part", "count", "30", "size", "30 ml"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("There are 150 ml of it")));
   }
 
   @Test

@@ -25,6 +25,7 @@ import velvetcrock.core.measure.CrossCheck;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
+import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.PartOfAll;
 import velvetcrock.core.measure.Units;
 import velvetcrock.core.measure.VesselSize;
@@ -77,7 +78,8 @@ class ProductReader {
         problems.attempt(() -> Typed.named(ProductKind.class, form.making(), "making"));
     List<PartIn> parts = new ArrayList<>();
     List<Boolean> open = new ArrayList<>();
-    for (int i = 0; i < Objects.requireNonNull(form.parts()).size(); i++) {
+    boolean inParts = inParts(Objects.requireNonNull(form.parts()), house.kitchen(), problems);
+    for (int i = 0; i < form.parts().size(); i++) {
       read(form.parts().get(i), i, house.kitchen(), parts, open, problems);
     }
     List<DropsIn> drops = drops(form.drops(), catalogue, problems);
@@ -97,6 +99,10 @@ class ProductReader {
         problems.attempt(() -> Typed.named(Working.Vessel.class, form.melting().in(), "in"));
     Store.Place place =
         problems.attempt(() -> Typed.named(Store.Place.class, form.keeping().place(), "place"));
+    problems.require(
+        !inParts || vessels == null || vessels.count() > 0,
+        "count",
+        "Parts say how much there is of each to the others: say how many of what size it fills, too.");
     problems.refuseIfAny();
     Intent plan =
         new Intent(
@@ -111,7 +117,15 @@ class ProductReader {
             making == ProductKind.DRAWN ? Typed.text(form.keeping().forWhat()) : "",
             Typed.text(form.recipe()));
     OptionalDouble target = ProductRules.target(plan);
-    Melt melt = solve(parts, open, target, Objects.requireNonNull(vessels), growth, usedAtC);
+    OptionalDouble volume = volume(Objects.requireNonNull(vessels), growth);
+    Melt solved = solve(parts, open, target, inParts ? OptionalDouble.empty() : volume, usedAtC);
+    Melt melt =
+        inParts
+            ? solved.scaledTo(solved.massG() * volume.getAsDouble() / solved.volumeMl())
+            : solved;
+    if (inParts) {
+      refuseMoreThanThere(form, melt);
+    }
     List<PartIn> weighed = new ArrayList<>();
     for (int i = 0; i < parts.size(); i++) {
       weighed.add(parts.get(i).withMassG(melt.parts().get(i).massG()));
@@ -135,8 +149,7 @@ class ProductReader {
       List<PartIn> parts,
       List<Boolean> open,
       OptionalDouble target,
-      Vessels vessels,
-      double growth,
+      OptionalDouble volume,
       double usedAtC) {
     Catalogue catalogue = catalogues.current();
     List<Melt.Wanted> wanted = new ArrayList<>();
@@ -144,12 +157,63 @@ class ProductReader {
       Ingredient part = parts.get(i).ingredient(catalogue, usedAtC);
       wanted.add(new Melt.Wanted(part, open.get(i)));
     }
-    OptionalDouble volume =
-        vessels.count() == 0
-            ? OptionalDouble.empty()
-            : OptionalDouble.of(
-                vessels.count() * vessels.ml() / (1 - Formula.POUR_LOSS) / (1 + growth));
     return Melt.solve(wanted, target, volume);
+  }
+
+  /** What has to be melted to fill the vessels, ml; empty where none are named. */
+  private static OptionalDouble volume(Vessels vessels, double growth) {
+    return vessels.count() == 0
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(
+            vessels.count() * vessels.ml() / (1 - Formula.POUR_LOSS) / (1 + growth));
+  }
+
+  /** Whether the rows that say something say parts; some with amounts beside them are refused. */
+  private static boolean inParts(
+      List<NewProductForm.Row> rows, Kitchen kitchen, Problems problems) {
+    int said = 0;
+    int inParts = 0;
+    int first = 0;
+    for (int i = 0; i < rows.size(); i++) {
+      String amount = Typed.text(rows.get(i).amount());
+      said += amount.isEmpty() ? 0 : 1;
+      if (share(amount, kitchen).isPresent()) {
+        first = inParts == 0 ? i : first;
+        inParts++;
+      }
+    }
+    problems.require(
+        inParts == 0 || inParts == said,
+        "parts[" + first + "].amount",
+        "“"
+            + Typed.text(rows.get(first).amount())
+            + "” is parts, and others are amounts. Give each parts, or each an amount.");
+    return inParts > 0;
+  }
+
+  /** How many parts are meant, by weight; empty where it is an amount, or nothing. */
+  private static OptionalDouble share(String amount, Kitchen kitchen) {
+    try {
+      Measure any = new MeasureReader(kitchen).readAny(amount);
+      return any.kind() == Measure.Kind.PARTS
+          ? OptionalDouble.of(any.amount().middle())
+          : OptionalDouble.empty();
+    } catch (Refused unread) {
+      return OptionalDouble.empty();
+    }
+  }
+
+  /** Parts that come to more of a bottle than is in it. */
+  private void refuseMoreThanThere(NewProductForm form, Melt melt) {
+    Problems problems = new Problems();
+    List<NewProductForm.Row> rows = Objects.requireNonNull(form.parts());
+    for (int i = 0; i < rows.size(); i++) {
+      ProductThings.Thing thing = things.find(rows.get(i).thing());
+      double grams = melt.parts().get(i).massG();
+      String typed = Typed.text(rows.get(i).amount());
+      problems.attempt("parts[" + i + "].amount", () -> within(thing, grams, typed));
+    }
+    problems.refuseIfAny();
   }
 
   /** Reads a row; a row that cannot be read leaves the others readable. */
@@ -171,7 +235,11 @@ class ProductReader {
       open.add(true);
       return;
     }
-    Double grams = problems.attempt(at + ".amount", () -> grams(thing, amount, kitchen));
+    OptionalDouble share = share(amount, kitchen);
+    Double grams =
+        share.isPresent()
+            ? Double.valueOf(share.getAsDouble())
+            : problems.attempt(at + ".amount", () -> grams(thing, amount, kitchen));
     if (grams == null) {
       return;
     }
@@ -197,6 +265,10 @@ class ProductReader {
         read.isWeight()
             ? read.amount().middle()
             : read.amount().middle() * thing.substance().usual();
+    return within(thing, grams, amount);
+  }
+
+  private static double within(ProductThings.Thing thing, double grams, String amount) {
     if (thing.part().infused() != null && grams > thing.thereG() * 1.005 + 0.5) {
       throw new Refused(
           "amount",
