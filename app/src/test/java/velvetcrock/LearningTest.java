@@ -136,8 +136,8 @@ class LearningTest extends AppTest {
         .andExpect(content().string(not(containsString("Where every gram went"))));
     strain(code, 330);
     visit(keeper, "/batches/" + code)
-        .andExpect(content().string(containsString("are unaccounted for")))
-        .andExpect(content().string(containsString("The marc was not weighed")));
+        .andExpect(content().string(containsString("what stayed behind is estimated")))
+        .andExpect(content().string(containsString("Spent herb (marc), by estimate")));
     send(
         keeper,
         "/batches/" + code + "/log",
@@ -159,7 +159,7 @@ class LearningTest extends AppTest {
         "key",
         "sediment");
     visit(keeper, "/batches/" + code)
-        .andExpect(content().string(containsString("It closes:")))
+        .andExpect(content().string(containsString("nothing was lost")))
         .andExpect(content().string(containsString("Marc weighed: 85 g")))
         .andExpect(content().string(containsString("Decanted: sediment left, 8 g")));
     send(keeper, "/batches/" + code + "/log", "kind", "decanted", "what", "SOUP", "key", "x")

@@ -139,18 +139,10 @@ class PathTest extends AppTest {
             .getResponse()
             .getContentAsString();
     String key =
-        page.replaceAll("(?s).*name=\"key\" value=\"(round:" + code + ":tend:[^\"]*)\".*", "$1");
-    send(keeper, "/batches/" + code + "/log", "kind", "all-well", "key", key, "back", "shelf")
-        .andExpect(redirectedUrl("/"));
-    send(
-        new Somebody(house.id(), "Odd"),
-        "/batches/" + code + "/log",
-        "kind",
-        "all-well",
-        "key",
-        key,
-        "back",
-        "shelf");
+        page.replaceAll("(?s).*name=\"keys\" value=\"(round:" + code + ":tend:[^\"]*)\".*", "$1");
+    String[] tick = {"codes", code, "acts", "SHAKEN,LOOKED,SMELLED", "keys", key, "back", "shelf"};
+    send(keeper, "/round/visit", tick).andExpect(redirectedUrl("/"));
+    send(new Somebody(house.id(), "Odd"), "/round/visit", tick);
     assertThat(entries(code)).isEqualTo(2);
     visit(keeper, "/").andExpect(content().string(not(containsString("Shake, look and smell"))));
 
@@ -326,21 +318,17 @@ class PathTest extends AppTest {
     visit(keeper, page)
         .andExpect(content().string(containsString("About day 40")))
         .andExpect(content().string(containsString("give or take 7 days")));
+    visit(keeper, page + "/strain")
+        .andExpect(content().string(containsString("If you do not know, leave both empty")));
     send(keeper, page + "/strain", "amount", "300 ml", "expression", "DRIP", "key", "t1")
-        .andExpect(status().isUnprocessableContent())
-        .andExpect(content().string(containsString("hangs on the oil")));
-    send(
-            keeper,
-            page + "/strain",
-            "amount",
-            "300 ml",
-            "expression",
-            "DRIP",
-            "openedOn",
-            today().minusDays(60).toString(),
-            "key",
-            "t2")
         .andExpect(status().is3xxRedirection());
+    visit(keeper, page).andExpect(content().string(containsString("assumed: say it")));
+    send(keeper, page + "/oil-age", "openedOn", "")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("leave it as it is: assumed")));
+    send(keeper, page + "/oil-age", "openedOn", today().minusDays(60).toString())
+        .andExpect(redirectedUrl(page));
+    visit(keeper, page).andExpect(content().string(not(containsString("assumed: say it"))));
     send(
             keeper,
             page + "/bottle",

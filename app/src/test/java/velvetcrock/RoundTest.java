@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.List;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetcrock.core.batch.AllWell;
+import velvetcrock.core.batch.Looked;
 
 /** The round on its own page: done, put off, skipped, timed. */
 class RoundTest extends AppTest {
@@ -42,29 +45,136 @@ class RoundTest extends AppTest {
     as(keeper, () -> acts.append(young, new AllWell(), null, null, "well" + young));
     String page = round();
 
-    assertThat(page).contains("Before all else");
-    assertThat(page.indexOf("Before all else")).isLessThan(page.indexOf(late));
-    assertThat(page).contains("Dark cupboard: ").contains("Strain").contains("over");
+    assertThat(page).doesNotContain("Before all else");
+    as(
+        keeper,
+        () ->
+            acts.append(
+                young, new Looked(false, null, null, null, null, null), null, null, "out" + young));
+    page = round();
+    assertThat(page.indexOf("Before all else")).isPositive().isLessThan(page.indexOf(young));
+    assertThat(page).contains("One cannot wait").contains("Dark cupboard: ");
+    assertThat(page.indexOf("When you have time")).isLessThan(page.lastIndexOf(late));
+    assertThat(page).contains("Strain").contains("over");
+  }
+
+  private String field(String name) throws Exception {
+    Matcher value = Pattern.compile("name=\"" + name + "\" value=\"([^\"]+)\"").matcher(html());
+    assertThat(value.find()).isTrue();
+    return value.group(1);
+  }
+
+  /** What stands together and wants the same is one line and one tap, which can be taken back. */
+  @Test
+  void jarsThatWantTheSameAreOneVisitAndOneTap() throws Exception {
+    String one = charge(5);
+    String other = charge(5);
+    assertThat(field("codes")).contains(one).contains(other);
+    assertThat(round())
+        .contains("One thing, about 4 min")
+        .containsOnlyOnce("Shake, look and smell");
+
+    for (int twice = 0; twice < 2; twice++) {
+      send(
+              keeper,
+              "/round/visit",
+              "codes",
+              one + "," + other,
+              "acts",
+              "SHAKEN,LOOKED,SMELLED",
+              "keys",
+              "k1,k2",
+              "back",
+              "round")
+          .andExpect(redirectedUrl("/round"));
+    }
+    assertThat(round()).contains("Nothing wants doing");
+    for (String code : List.of(one, other)) {
+      assertThat(as(keeper, () -> batches.log(batches.find(code)))).hasSize(2);
+      assertThat(visit(keeper, "/batches/" + code).andReturn().getResponse().getContentAsString())
+          .contains("Shaken, looked at and smelled");
+    }
+    String entries =
+        List.of(one, other).stream()
+            .map(code -> code + ":" + as(keeper, () -> lastEntry(code)))
+            .collect(Collectors.joining(","));
+    send(keeper, "/round/visit/undo", "entries", entries, "back", "shelf")
+        .andExpect(redirectedUrl("/"));
+    assertThat(round()).contains("Shake, look and smell");
+  }
+
+  private UUID lastEntry(String code) {
+    var log = batches.log(batches.find(code));
+    return log.get(log.size() - 1).entry().id();
   }
 
   @Test
-  void aTickLogsItAndLeadsBackToTheRound() throws Exception {
-    String code = charge(1);
-    Matcher key =
-        Pattern.compile("name=\"key\" value=\"(round:" + code + "[^\"]*)\"").matcher(html());
-    assertThat(key.find()).isTrue();
-
+  void aTickOfAJarAndAJarThatIsNotThereLogsNeither() throws Exception {
+    String code = charge(5);
     send(
             keeper,
-            "/batches/" + code + "/log",
-            "kind",
-            "all-well",
-            "key",
-            key.group(1),
+            "/round/visit",
+            "codes",
+            code + ",Z9Z",
+            "acts",
+            "SHAKEN",
+            "keys",
+            "k1,k2",
             "back",
             "round")
-        .andExpect(redirectedUrl("/round"));
-    assertThat(round()).doesNotContain(code).contains("Nothing wants doing");
+        .andExpect(status().isNotFound());
+    assertThat(round()).contains(code);
+    send(keeper, "/round/visit", "codes", code, "acts", "", "keys", "k3")
+        .andExpect(status().isUnprocessableContent());
+    send(keeper, "/round/visit", "codes", "", "acts", "SHAKEN", "keys", "")
+        .andExpect(status().isUnprocessableContent());
+  }
+
+  /** Half an hour at the cloth is no part of a walk of five minutes. */
+  @Test
+  void workToSitDownToIsNoPartOfTheWalk() throws Exception {
+    String code = charge(30);
+    as(keeper, () -> acts.append(code, new AllWell(), null, null, "well" + code));
+
+    assertThat(round())
+        .contains("Nothing wants doing")
+        .containsPattern("When you have time.*Strain *about 30 min");
+  }
+
+  @Test
+  void aJarIsLeftLongerUntilADayForAReason() throws Exception {
+    String code = charge(30);
+    String page =
+        send(
+                keeper,
+                "/batches/" + code + "/log",
+                "kind",
+                "left-longer",
+                "until",
+                "last week",
+                "reason",
+                "its colour still moves")
+            .andExpect(status().isUnprocessableContent())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(page).contains("last week").contains("its colour still moves");
+
+    send(
+        keeper,
+        "/batches/" + code + "/log",
+        "kind",
+        "left-longer",
+        "until",
+        "ten more days",
+        "reason",
+        "its colour still moves",
+        "key",
+        "left");
+    assertThat(round()).doesNotContain("Strain");
+    assertThat(visit(keeper, "/batches/" + code).andReturn().getResponse().getContentAsString())
+        .contains("Left until")
+        .contains("because “its colour still moves”");
   }
 
   @ParameterizedTest

@@ -48,7 +48,8 @@ record BalanceView(
     if (strained == null || balance == null) {
       return null;
     }
-    double drivenG = balance.inG() - balance.outG() - balance.unaccountedG();
+    double drivenG =
+        balance.inG() - balance.outG() - balance.unaccountedG() - balance.estimated().totalG();
     double whole = Math.max(balance.inG(), balance.outG() + Math.max(0, drivenG));
     double density = reckoning.carriers().densityAt(velvetcrock.core.materia.Carrier.ROOM_C);
     double oilInG = state.oilMl().middle() * density;
@@ -61,20 +62,24 @@ record BalanceView(
     Bar out = new Bar(whole, fmt);
     BatchState.Remains remains = state.remains();
     out.add("Oil that came out", oilOutG, "oil");
-    out.add("Marc", remains.marcG() == null ? 0 : remains.marcG(), "herb");
+    out.add("Spent herb (marc)", remains.marcG() == null ? 0 : remains.marcG(), "herb");
+    out.add("Spent herb (marc), by estimate", balance.estimated().marcG(), "herb");
     out.add("Driven off", drivenG, "driven");
     out.add("Sediment", remains.sedimentG(), "left");
     out.add("Water layer", remains.waterG(), "driven");
     out.add("Film", remains.filmG(), "left");
+    out.add("Film on vessels and cloth, by estimate", balance.estimated().filmG(), "left");
     out.add("Unaccounted", balance.unaccountedG(), "gap");
     String gap = fmt.g(Math.abs(balance.unaccountedG()));
     String of = " of " + fmt.g(balance.inG());
     return new BalanceView(
-        balance.closes()
-            ? "It closes: " + gap + of + " unaccounted, no more than scales and spoons lose."
-            : balance.unaccountedG() > 0
-                ? gap + of + " are unaccounted for."
-                : gap + " more came out than the " + fmt.g(balance.inG()) + " that went in.",
+        balance.closes() && balance.estimated().totalG() > 0
+            ? "As far as can be told, nothing was lost: what stayed behind is estimated."
+            : balance.closes()
+                ? "It closes: " + gap + of + " unaccounted, no more than scales and spoons lose."
+                : balance.unaccountedG() > 0
+                    ? gap + of + " are unaccounted for."
+                    : gap + " more came out than the " + fmt.g(balance.inG()) + " that went in.",
         balance.closes(),
         in.pieces,
         out.pieces,

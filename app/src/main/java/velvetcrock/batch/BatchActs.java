@@ -2,12 +2,14 @@ package velvetcrock.batch;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchLog;
@@ -18,6 +20,7 @@ import velvetcrock.core.batch.DrawnUnbottled;
 import velvetcrock.core.batch.Earlier;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Struck;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Log;
 import velvetcrock.kitchen.Household;
@@ -178,6 +181,52 @@ public class BatchActs {
   @Transactional
   public Written undo(String code, UUID entryId) {
     return append(code, new Struck(), null, entryId, "undo:" + entryId);
+  }
+
+  /**
+   * Writes one visit to several jars, all or none.
+   *
+   * @param codes the jars
+   * @param keys names the entry of each, in the same order
+   * @throws Refused where one of them cannot be, or at {@code codes} where there are none
+   */
+  @Transactional
+  public List<Written> visit(
+      List<String> codes, Visited visit, @Nullable Instant at, List<String> keys) {
+    Problems problems = new Problems();
+    problems.require(
+        !codes.isEmpty() && codes.size() == keys.size(), "codes", "Which jars were visited?");
+    problems.refuseIfAny();
+    List<Written> written = new ArrayList<>();
+    for (int i = 0; i < codes.size(); i++) {
+      written.add(append(codes.get(i), visit, at, null, keys.get(i)));
+    }
+    return written;
+  }
+
+  /**
+   * Takes back what one tick wrote of several jars, all or none.
+   *
+   * @param entries each as code, colon, entry
+   * @throws Refused if later entries stand on one of them
+   */
+  @Transactional
+  public void undo(List<String> entries) {
+    for (String entry : entries) {
+      int colon = entry.indexOf(':');
+      if (colon < 0) {
+        throw new Refused("entries", "Say what is taken back.");
+      }
+      undo(entry.substring(0, colon), id(entry.substring(colon + 1)));
+    }
+  }
+
+  private static UUID id(String typed) {
+    try {
+      return UUID.fromString(typed);
+    } catch (IllegalArgumentException e) {
+      throw new Refused("entries", "There is no such entry.");
+    }
   }
 
   /** Notes the dates of the carrier, which the keeping needs, as a correction of the charging. */

@@ -78,7 +78,8 @@ class BatchController {
               reckoning.carriers(),
               batch.state().charge().carriers().get(0).carrier(),
               id -> places.one(id).stand(),
-              this::vessel);
+              this::vessel,
+              Until.reader(households.formats(house)));
       Instant at = when.at();
       Written written =
           acts.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));

@@ -85,6 +85,7 @@ class BatchPage {
             now,
             links.of(batch, fmt),
             experience.own());
+    model.addAttribute("leave", LeaveView.of(batch.state(), reckoning, fmt));
     model.addAttribute("batch", batch);
     model.addAttribute("herbs", reckoning.herbsByWeight());
     model.addAttribute("view", view);

@@ -64,8 +64,16 @@ record BatchView(
   private static final double TALLEST_PX = 380;
   private static final double WIDEST_PX = 320;
 
-  /** What to do next. */
-  record Next(String words, String why, @Nullable String link, @Nullable String kind) {}
+  /**
+   * What to do next.
+   *
+   * @param acts what of a visit one tap logs, by comma; empty where it is none
+   */
+  record Next(String words, String why, @Nullable String link, @Nullable String kind, String acts) {
+    Next(String words, String why, @Nullable String link, @Nullable String kind) {
+      this(words, why, link, kind, "");
+    }
+  }
 
   /**
    * A figure with its name.
@@ -118,7 +126,7 @@ record BatchView(
         jar,
         jar.day() + ", " + jar.standing(),
         next,
-        facts(state, reckoning, fmt, lots),
+        facts(batch, reckoning, fmt, lots),
         CautionsView.of(
             cautions.of(JarFacts.standing(state, reckoning)),
             stages(state),
@@ -158,7 +166,8 @@ record BatchView(
   }
 
   private static List<Fact> facts(
-      BatchState state, BatchReckoning reckoning, Formats fmt, List<Fact> lots) {
+      BatchRecord batch, BatchReckoning reckoning, Formats fmt, List<Fact> lots) {
+    BatchState state = batch.state();
     Charged charge = state.charge();
     Charge standing = reckoning.charge();
     List<Fact> facts = new ArrayList<>();
@@ -176,6 +185,9 @@ record BatchView(
                 + (state.toppedUpMl() > 0
                     ? " and " + fmt.ml(state.toppedUpMl()) + " topped up"
                     : "")));
+    if (reckoning.carrierDatesAssumed()) {
+      facts.add(new Fact("Oil’s age", "assumed: say it", "/batches/" + batch.code() + "/oil-age"));
+    }
     facts.add(new Fact("Ratio", fmt.ratio(standing.oilPerHerb()) + " by weight to volume"));
     facts.add(new Fact("Vessel", state.vessel().name()));
     facts.add(new Fact("For", EnumWords.of(charge.purpose())));

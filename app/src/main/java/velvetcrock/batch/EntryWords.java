@@ -25,6 +25,7 @@ import velvetcrock.core.batch.FeltByHand;
 import velvetcrock.core.batch.GivenBack;
 import velvetcrock.core.batch.HeatAnswered;
 import velvetcrock.core.batch.KnobTurned;
+import velvetcrock.core.batch.LeftLonger;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.LookedBack;
 import velvetcrock.core.batch.MarcWeighed;
@@ -48,6 +49,7 @@ import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.ledger.Told;
@@ -107,7 +109,20 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told turned(Turned event) {
-    return new Told("Turned upside down");
+    return new Told(
+        "Turned upside down", event.days() == 0 ? "" : "and left so for " + fmt.days(event.days()));
+  }
+
+  @Override
+  public Told visited(Visited event) {
+    return new Told(VisitWords.done(event.acts()));
+  }
+
+  @Override
+  public Told leftLonger(LeftLonger event) {
+    return new Told(
+        "Left until " + fmt.until(event.until()),
+        event.why().isEmpty() ? "" : "because “" + event.why() + "”");
   }
 
   @Override

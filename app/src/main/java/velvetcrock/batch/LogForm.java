@@ -1,5 +1,7 @@
 package velvetcrock.batch;
 
+import java.time.Instant;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.function.Function;
@@ -16,6 +18,7 @@ import velvetcrock.core.batch.Decanted;
 import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.LeftLonger;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.LookedBack;
 import velvetcrock.core.batch.MarcWeighed;
@@ -35,6 +38,7 @@ import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.materia.Jar;
@@ -59,6 +63,7 @@ import velvetcrock.web.Typed;
  * @param even whether the resting herb is evenly damp
  * @param jar key of the vessel that it goes into
  * @param back what is said on looking back
+ * @param tended how it was tended
  * @param key names the entry, so that a second tap writes it once
  */
 record LogForm(
@@ -72,7 +77,17 @@ record LogForm(
     @Nullable String even,
     @Nullable String jar,
     @Flat Back back,
+    @Flat Tended tended,
     @Nullable String key) {
+
+  /**
+   * How it was tended.
+   *
+   * @param acts what was done at a visit, by comma
+   * @param until until when it is left longer
+   * @param days how long it is left on its lid
+   */
+  record Tended(@Nullable String acts, @Nullable String until, @Nullable String days) {}
 
   /** What was seen. */
   record Look(
@@ -164,6 +179,7 @@ record LogForm(
    * @param carrierKey key of the oil for topping up
    * @param stand finds a place by its id
    * @param vessel finds a vessel by its key
+   * @param until reads until when it is left
    * @throws Refused at the field that cannot be read
    */
   BatchEvent event(
@@ -171,11 +187,15 @@ record LogForm(
       CarrierBlend carriers,
       String carrierKey,
       Function<String, Stand> stand,
-      Function<String, Jar> vessel) {
+      Function<String, Jar> vessel,
+      Function<String, Instant> until) {
     Kitchen kitchen = units.kitchen();
     return switch (Typed.text(kind)) {
       case "shaken" -> new Shaken();
-      case "turned" -> new Turned();
+      case "turned" -> new Turned(days());
+      case "left-longer" ->
+          new LeftLonger(until.apply(Typed.text(tended.until())), Typed.text(words.reason()));
+      case "visited" -> new Visited(acts());
       case "all-well" -> new AllWell();
       case "capped" -> new Capped();
       case "bath-topped-up" -> new BathToppedUp();
@@ -210,6 +230,22 @@ record LogForm(
       case "thrown-out" -> new ThrownOut(Typed.named(Ending.class, words.reason(), "reason"));
       default -> throw new Refused("kind", "Choose what to log.");
     };
+  }
+
+  private int days() {
+    return Typed.text(tended.days()).isEmpty()
+        ? 0
+        : (int) Math.round(Typed.number(tended.days(), 0, 60, "days"));
+  }
+
+  private Set<Visited.Act> acts() {
+    Set<Visited.Act> done = EnumSet.noneOf(Visited.Act.class);
+    for (String act : Typed.text(tended.acts()).split(",")) {
+      if (!act.isBlank()) {
+        done.add(Typed.named(Visited.Act.class, act, "acts"));
+      }
+    }
+    return done;
   }
 
   private BatchEvent looked() {

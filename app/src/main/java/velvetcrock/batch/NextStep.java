@@ -2,8 +2,11 @@ package velvetcrock.batch;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import velvetcrock.batch.BatchView.Next;
 import velvetcrock.core.batch.BatchState;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.care.Task;
 import velvetcrock.core.jar.Window;
 import velvetcrock.core.materia.Method;
@@ -34,7 +37,9 @@ final class NextStep {
               "The herb stands out of the oil.",
               page + "#top-up",
               null);
-      case TURN -> new Next("Turned upside down", "It floats.", null, "turned");
+      case TURN -> new Next("Turn it upside down", "It floats.", page + "#turn", null);
+      case TURN_BACK ->
+          new Next("Turned back", "It has stood on its lid as long as you said.", null, "turned");
       case CAP -> new Next("Capped when cold", "Warm oil under a cap draws water.", null, "capped");
       case DECANT ->
           new Next(
@@ -84,14 +89,17 @@ final class NextStep {
           throw new IllegalArgumentException("Not a jar's task: " + task.kind());
       case STRAIN ->
           new Next("Strain", new WindowWords(window, fmt).sentence(), page + "/strain", null);
-      case SETTLE, TOP_UP, SHAKE, LOOK ->
-          new Next(
-              "Shaken, covered, smells right",
-              state.charge().method() == Method.SPIRIT
-                  ? "Close it, shake it, loosen it again. One tap logs all three."
-                  : "All well: one tap logs all three.",
-              null,
-              "all-well");
+      case SETTLE, TOP_UP, SHAKE, LOOK -> {
+        Set<Visited.Act> acts = VisitWords.acts(tasks.stream().filter(Task::tending).toList());
+        yield new Next(
+            VisitWords.done(acts),
+            state.charge().method() == Method.SPIRIT
+                ? "Close it, shake it, loosen it again. One tap logs just that."
+                : "One tap logs just that; anything else you saw has its place below.",
+            null,
+            "visited",
+            acts.stream().map(Enum::name).collect(Collectors.joining(",")));
+      }
     };
   }
 

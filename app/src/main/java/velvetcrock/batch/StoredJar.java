@@ -1,8 +1,11 @@
 package velvetcrock.batch;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.StoredInputs.HerbInData;
@@ -19,6 +22,7 @@ import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.batch.DampChecked;
 import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.JarEvent;
+import velvetcrock.core.batch.LeftLonger;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.Moved;
 import velvetcrock.core.batch.OffSmell;
@@ -32,6 +36,7 @@ import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Method;
@@ -75,6 +80,16 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
   @Override
   default StoredEvent<BatchEvent> turned(Turned event) {
     return TurnedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> visited(Visited event) {
+    return VisitedData.of(event);
+  }
+
+  @Override
+  default StoredEvent<BatchEvent> leftLonger(LeftLonger event) {
+    return LeftLongerData.of(event);
   }
 
   @Override
@@ -268,14 +283,45 @@ interface StoredJar extends JarEvent.Cases<StoredEvent<BatchEvent>> {
       name = "turned",
       says = "Turned upside down, or the herb pressed under.",
       door = Door.ANYBODY)
-  record TurnedData() implements StoredEvent<BatchEvent> {
+  record TurnedData(@JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Integer days)
+      implements StoredEvent<BatchEvent> {
     static TurnedData of(Turned e) {
-      return new TurnedData();
+      return new TurnedData(e.days() == 0 ? null : e.days());
     }
 
     @Override
     public BatchEvent event() {
-      return new Turned();
+      return new Turned(days == null ? 0 : days);
+    }
+  }
+
+  @Kind(
+      name = "visited",
+      says = "Visited: just what of shaking, level, looking and smelling was done.",
+      door = Door.ANYBODY)
+  record VisitedData(List<Visited.Act> acts) implements StoredEvent<BatchEvent> {
+    static VisitedData of(Visited e) {
+      return new VisitedData(List.copyOf(e.acts()));
+    }
+
+    @Override
+    public BatchEvent event() {
+      return new Visited(Set.copyOf(acts));
+    }
+  }
+
+  @Kind(
+      name = "left-longer",
+      says = "Left longer on purpose, until a moment ahead, and why.",
+      door = Door.ANYBODY)
+  record LeftLongerData(Instant until, String why) implements StoredEvent<BatchEvent> {
+    static LeftLongerData of(LeftLonger e) {
+      return new LeftLongerData(e.until(), e.why());
+    }
+
+    @Override
+    public BatchEvent event() {
+      return new LeftLonger(until, why);
     }
   }
 

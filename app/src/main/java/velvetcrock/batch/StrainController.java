@@ -161,7 +161,8 @@ class StrainController {
         "chosen",
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
     model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
-    model.addAttribute("askDates", !reckoning.carrierDatesKnown());
+    model.addAttribute(
+        "askDates", !reckoning.carrierDatesKnown() || reckoning.carrierDatesAssumed());
     model.addAttribute(
         "cautions",
         cautions.of(

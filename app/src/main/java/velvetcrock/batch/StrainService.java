@@ -77,13 +77,7 @@ class StrainService {
             ? null
             : problems.attempt("marc", () -> grams(Typed.text(form.marc()), house));
     Optional<OilLooked> saw = problems.attempt("nothing", () -> form.saw().looked());
-    boolean dated = reckoning.carrierDatesKnown();
-    LocalDate bestBefore = problems.attempt("bestBefore", () -> Dates.read(form.bestBefore()));
-    LocalDate opened = problems.attempt("openedOn", () -> Dates.read(form.openedOn()));
-    problems.require(
-        dated || bestBefore != null || opened != null,
-        "bestBefore",
-        "The best-before of the bottle hangs on the oil’s own: give its date, or when it was opened.");
+    Dated dated = dated(form.bestBefore(), form.openedOn(), problems);
     problems.refuseIfAny();
 
     Strained event =
@@ -104,10 +98,40 @@ class StrainService {
       BatchEvent marc = new MarcWeighed(marcG, Typed.text(form.marc()));
       acts.append(batch.code(), marc, at, null, key + ":marc");
     }
-    if (!dated) {
-      acts.supplyOilDates(batch.code(), withDates(batch, bestBefore, opened));
+    if (!reckoning.carrierDatesKnown() || (reckoning.carrierDatesAssumed() && dated.known())) {
+      acts.supplyOilDates(batch.code(), withDates(batch, dated));
     }
     return written;
+  }
+
+  /** What was said of an oil's own age; with neither, nobody knows. */
+  private record Dated(@Nullable LocalDate bestBefore, @Nullable LocalDate opened) {
+    boolean known() {
+      return bestBefore != null || opened != null;
+    }
+  }
+
+  private static Dated dated(
+      @Nullable String bestBefore, @Nullable String opened, Problems problems) {
+    return new Dated(
+        problems.attempt("bestBefore", () -> Dates.read(bestBefore)),
+        problems.attempt("openedOn", () -> Dates.read(opened)));
+  }
+
+  /**
+   * Notes how old the oil of a batch was, where that was assumed.
+   *
+   * @throws Refused at {@code bestBefore} or {@code openedOn}
+   */
+  @Transactional
+  public void dateOil(BatchRecord batch, @Nullable String bestBefore, @Nullable String opened) {
+    Problems problems = new Problems();
+    Dated dated = dated(bestBefore, opened, problems);
+    problems.refuseIfAny();
+    problems.require(
+        dated.known(), "bestBefore", "Give one of the two, or leave it as it is: assumed.");
+    problems.refuseIfAny();
+    acts.supplyOilDates(batch.code(), withDates(batch, dated));
   }
 
   /**
@@ -188,18 +212,18 @@ class StrainService {
     return measure.amount().middle();
   }
 
-  private static List<OilIn> withDates(
-      BatchRecord batch, @Nullable LocalDate bestBefore, @Nullable LocalDate opened) {
+  private static List<OilIn> withDates(BatchRecord batch, Dated dated) {
     return batch.state().charge().carriers().stream()
         .map(
             c ->
                 new OilIn(
                     c.carrier(),
                     c.share(),
-                    c.bestBefore() == null ? bestBefore : c.bestBefore(),
-                    c.openedOn() == null ? opened : c.openedOn(),
+                    c.bestBefore() == null ? dated.bestBefore() : c.bestBefore(),
+                    c.openedOn() == null ? dated.opened() : c.openedOn(),
                     c.pressedOn(),
-                    c.lot()))
+                    c.lot(),
+                    !dated.known()))
         .toList();
   }
 

@@ -59,8 +59,9 @@ record BottleView(
    * @param date the cautious end
    * @param why what decided it
    * @param sure how sure it is; empty where nothing is open
+   * @param assumed whether nobody knows how old its oil was
    */
-  record Until(String date, String why, String sure) {}
+  record Until(String date, String why, String sure, boolean assumed) {}
 
   /** Which bottle, and of what. */
   record Name(String code, String batch, String letter, String herb, String botanical) {}
@@ -113,7 +114,9 @@ record BottleView(
         new Until(
             fmt.fullDate(record.bestBefore()),
             KeepingWords.why(early.decidedBy()),
-            sure(record, early, fmt)),
+            sure(record, early, fmt),
+            state.goneAt() == null
+                && new BatchReckoning(catalogue, record.batch().state()).carrierDatesAssumed()),
         CellarView.drawing(record, catalogue, fmt),
         legs(early, fmt),
         (over ? List.<Keeping.Gain>of() : early.lengthen())

@@ -1,22 +1,31 @@
 package velvetcrock.shelf;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Batches;
+import velvetcrock.batch.Written;
 import velvetcrock.core.Problems;
+import velvetcrock.core.Refused;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Places;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** The round on a page of its own, for a phone at the stove. */
@@ -29,14 +38,21 @@ class RoundController {
   private final Households households;
   private final Places places;
   private final Batches batches;
+  private final BatchActs acts;
 
   RoundController(
-      RoundReader reader, RoundNotes notes, Households households, Places places, Batches batches) {
+      RoundReader reader,
+      RoundNotes notes,
+      Households households,
+      Places places,
+      Batches batches,
+      BatchActs acts) {
     this.reader = reader;
     this.notes = notes;
     this.households = households;
     this.places = places;
     this.batches = batches;
+    this.acts = acts;
   }
 
   /**
@@ -55,8 +71,11 @@ class RoundController {
       @Nullable String reason,
       @Nullable String minutes,
       @Nullable String key) {
-    RoundNote.About said() {
-      return new RoundNote.About(Typed.text(subject), Typed.text(task), Typed.text(reason));
+    /** What is spoken of: one thing, or each of those that are done in one go. */
+    List<RoundNote.About> said() {
+      return Arrays.stream(Typed.text(subject).split(","))
+          .map(one -> new RoundNote.About(one, Typed.text(task), Typed.text(reason)))
+          .toList();
     }
   }
 
@@ -69,7 +88,7 @@ class RoundController {
   String putOff(
       SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> notes.putOff(form.said(), wanting(form), Typed.text(form.until()), key(form)),
+        () -> notes.putOff(wanting(form), Typed.text(form.until()), key(form)),
         "Put off.",
         form,
         model,
@@ -80,7 +99,7 @@ class RoundController {
   @PostMapping("/round/skip")
   String skip(SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> notes.skip(form.said(), wanting(form), key(form)),
+        () -> notes.skip(wanting(form), key(form)),
         "Skipped, and noted why.",
         form,
         model,
@@ -91,7 +110,9 @@ class RoundController {
   @PostMapping("/round/timer")
   String time(SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
     return saved(
-        () -> notes.time(form.said(), number(form.minutes(), MOST_MINUTES, "minutes"), key(form)),
+        () ->
+            notes.time(
+                form.said().get(0), number(form.minutes(), MOST_MINUTES, "minutes"), key(form)),
         "The timer runs.",
         form,
         model,
@@ -103,6 +124,72 @@ class RoundController {
   String takeBack(@PathVariable UUID id, RedirectAttributes flash) {
     notes.takeBack(id);
     return "redirect:/round";
+  }
+
+  /**
+   * A visit as it was ticked.
+   *
+   * @param codes the jars, by comma
+   * @param acts what was done with each, by comma
+   * @param keys names the entry of each, by comma
+   * @param entries what one tick wrote, by comma, each as code and entry
+   */
+  record VisitForm(
+      @Nullable String codes,
+      @Nullable String acts,
+      @Nullable String keys,
+      @Nullable String entries,
+      @Nullable String back) {
+    private String leadsTo() {
+      return "shelf".equals(back) ? "redirect:/" : "redirect:/round";
+    }
+  }
+
+  @PostMapping("/round/visit")
+  String visit(
+      VisitForm form,
+      Happened when,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
+    try {
+      List<Written> written =
+          acts.visit(
+              listed(form.codes()),
+              new Visited(
+                  listed(form.acts()).stream()
+                      .map(act -> Typed.named(Visited.Act.class, act, "acts"))
+                      .collect(Collectors.toSet())),
+              when.at(),
+              listed(form.keys()));
+      flash.addFlashAttribute("notice", RoundWords.visited(written, listed(form.acts())));
+      List<Written> fresh = written.stream().filter(w -> !w.repeated()).toList();
+      if (!fresh.isEmpty()) {
+        flash.addFlashAttribute(
+            "undoVisit",
+            fresh.stream().map(w -> w.code() + ":" + w.entryId()).collect(Collectors.joining(",")));
+      }
+      return form.leadsTo();
+    } catch (Refused refused) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      return page(FieldErrors.of(refused), null, model);
+    }
+  }
+
+  @PostMapping("/round/visit/undo")
+  String takeVisitBack(VisitForm form, RedirectAttributes flash) {
+    try {
+      acts.undo(listed(form.entries()));
+      flash.addFlashAttribute("notice", "Taken back. The log keeps both.");
+    } catch (Refused refused) {
+      flash.addFlashAttribute(
+          "problem", refused.problems().get(0).message() + " Take that back first.");
+    }
+    return form.leadsTo();
+  }
+
+  private static List<String> listed(@Nullable String typed) {
+    return Arrays.stream(Typed.text(typed).split(",")).filter(one -> !one.isBlank()).toList();
   }
 
   private String saved(
@@ -135,9 +222,11 @@ class RoundController {
   }
 
   /** What the round says now of what a form speaks of. */
-  private Optional<RoundView.Item> wanting(SaidForm form) {
-    RoundNote.About said = form.said();
-    return round(households.current()).wanting(said.subject(), said.task());
+  private List<RoundNotes.Wanted> wanting(SaidForm form) {
+    RoundView round = round(households.current());
+    return form.said().stream()
+        .map(said -> new RoundNotes.Wanted(said, round.wanting(said.subject(), said.task())))
+        .toList();
   }
 
   private RoundView round(Household house) {

@@ -57,18 +57,29 @@ class RoundNotes {
   }
 
   /**
-   * Puts a task off, as long as care allows of its kind.
+   * A thing that is spoken of.
    *
-   * @param wanting what wants doing; empty where it does no longer
+   * @param item what wants doing of it; empty where it does no longer
+   */
+  record Wanted(RoundNote.About about, Optional<RoundView.Item> item) {}
+
+  /**
+   * Puts tasks off, as long as care allows of their kind.
+   *
    * @param until a number of minutes, or {@code tomorrow}
+   * @param key names it, with what it is about
    * @throws velvetcrock.core.Refused at {@code task} or {@code until}
    */
   @Transactional
-  void putOff(RoundNote.About about, Optional<RoundView.Item> wanting, String until, String key) {
+  void putOff(List<Wanted> wanted, String until, String key) {
+    wanted.forEach(w -> putOff(w, until, key(key, w)));
+  }
+
+  private void putOff(Wanted wanted, String until, String key) {
     if (notes.existsByIdempotencyKey(key)) {
       return;
     }
-    Task.Kind kind = kind(wanting);
+    Task.Kind kind = kind(wanted.item());
     Household house = households.current();
     LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), house.zone());
     LocalDateTime latest = Care.putOffUntil(kind, now, house.hours().wakes());
@@ -84,22 +95,31 @@ class RoundNotes {
         "This can wait " + Care.waits(kind).stream().map(m -> m + " min").toList() + " at most.");
     problems.refuseIfAny();
     LocalDateTime then = tomorrow ? latest : now.plusMinutes(Long.parseLong(until));
-    keep(RoundNote.Deferral.PUT_OFF, about, then.atZone(house.zone()).toInstant(), key);
+    keep(RoundNote.Deferral.PUT_OFF, wanted.about(), then.atZone(house.zone()).toInstant(), key);
   }
 
   /**
-   * Skips a task, with the reason.
+   * Skips tasks, with the reason.
    *
-   * @param wanting what wants doing; empty where it does no longer
+   * @param key names it, with what it is about
    * @throws velvetcrock.core.Refused at {@code task} where it is gone or may not be skipped, at
    *     {@code reason}
    */
   @Transactional
-  void skip(RoundNote.About about, Optional<RoundView.Item> wanting, String key) {
+  void skip(List<Wanted> wanted, String key) {
+    wanted.forEach(w -> skip(w, key(key, w)));
+  }
+
+  private static String key(String key, Wanted wanted) {
+    return key + "/" + wanted.about().subject();
+  }
+
+  private void skip(Wanted wanted, String key) {
+    RoundNote.About about = wanted.about();
     if (notes.existsByIdempotencyKey(key)) {
       return;
     }
-    Task.Kind kind = kind(wanting);
+    Task.Kind kind = kind(wanted.item());
     Problems problems = new Problems();
     problems.require(
         kind.skippable(), "task", "This does harm if it is left: do it, or put it off a little.");
@@ -112,8 +132,14 @@ class RoundNotes {
             .atZone(house.zone())
             .toInstant();
     if (keep(RoundNote.Deferral.SKIPPED, about, then, key)) {
-      tell(about, wanting.orElseThrow().link());
+      tell(about, link(wanted));
     }
+  }
+
+  /** Its own page, also where the line was of several. */
+  private static String link(Wanted wanted) {
+    RoundView.Item item = wanted.item().orElseThrow();
+    return item.visit() == null ? item.link() : "/batches/" + wanted.about().subject();
   }
 
   private static Task.Kind kind(Optional<RoundView.Item> wanting) {

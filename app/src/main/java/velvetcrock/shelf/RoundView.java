@@ -10,11 +10,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.batch.VisitWords;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.care.Ahead;
 import velvetcrock.core.care.Care;
 import velvetcrock.core.care.Round;
@@ -33,11 +37,13 @@ import velvetcrock.web.Formats;
  * is to come, what was put off, and the timers that run.
  *
  * @param summary how many things, and about how long they take
+ * @param works what takes a while and is no part of the walk
  */
 record RoundView(
     String title,
     String summary,
     List<Stop> stops,
+    List<Item> works,
     List<Later> later,
     List<Waived> waived,
     List<Timer> timers) {
@@ -66,6 +72,45 @@ record RoundView(
       List<Planned> plans,
       List<Made> products,
       List<RoundNote> notes) {}
+
+  /**
+   * A visit to jars that stand together: what is done with each of them in one go.
+   *
+   * @param acts just what one tap logs
+   */
+  record Visit(Set<Visited.Act> acts, List<Jar> jars) {
+    /** What one tap logs, by comma. */
+    public String logs() {
+      return acts.stream().map(Enum::name).collect(Collectors.joining(","));
+    }
+
+    /** The jars, by comma. */
+    public String codes() {
+      return jars.stream().map(Jar::code).collect(Collectors.joining(","));
+    }
+
+    /** The jars, as they are read out. */
+    public String spoken() {
+      return jars.stream().map(Jar::code).collect(Collectors.joining(", "));
+    }
+
+    /** Names the tap for each jar, by comma. */
+    public String keys() {
+      return jars.stream().map(Jar::key).collect(Collectors.joining(","));
+    }
+
+    double minutes() {
+      return Care.visitMinutes(acts.size(), jars.size());
+    }
+  }
+
+  /**
+   * A jar that is visited.
+   *
+   * @param note how it is to be known, and what is special with it; may be empty
+   * @param key names the tap for it
+   */
+  record Jar(String code, String note, String key) {}
 
   /** A place on the way with what is to be done there. */
   record Stop(String place, List<Item> items) {}
@@ -114,6 +159,12 @@ record RoundView(
     private String name() {
       return subject + "/" + kind.name();
     }
+
+    /** Whether this is about a subject, alone or with others. */
+    private boolean wants(String one, String task) {
+      return kind.name().equals(task)
+          && (subject.equals(one) || List.of(subject.split(",")).contains(one));
+    }
   }
 
   /**
@@ -134,14 +185,39 @@ record RoundView(
       String amount,
       String link,
       String key,
+      @Nullable Visit visit,
       Says says) {
+    /** Late in red is only what harms while it waits. */
+    Item {
+      late = late && says.kind().waiting() == Task.Waiting.HARMS;
+    }
+
+    Item(
+        String code,
+        String words,
+        String note,
+        boolean late,
+        @Nullable String tick,
+        String amount,
+        String link,
+        String key,
+        Says says) {
+      this(code, words, note, late, tick, amount, link, key, null, says);
+    }
+
     /** Hands-on work, min. */
-    public int minutes() {
-      return says.kind().minutes();
+    public double minutes() {
+      return visit == null ? says.kind().minutes() : visit.minutes();
+    }
+
+    /** Whether it is work to sit down to, and no part of the walk. */
+    public boolean work() {
+      return visit == null && says.kind().minutes() >= Care.WORK_FROM_MINUTES;
     }
 
     private Item at(String place) {
-      return new Item(code, words, place + ": " + note, late, tick, amount, link, key, says);
+      String where = note.isEmpty() ? place : place + ": " + note;
+      return new Item(code, words, where, late, tick, amount, link, key, visit, says);
     }
   }
 
@@ -158,21 +234,29 @@ record RoundView(
         walk.add(new Stop(stop.place(), left));
       }
     }
-    List<Stop> stops = lateFirst(walk);
-    int count = walk.stream().mapToInt(s -> s.items().size()).sum();
-    int minutes = walk.stream().flatMap(s -> s.items().stream()).mapToInt(Item::minutes).sum();
+    List<Item> works =
+        walk.stream()
+            .flatMap(s -> s.items().stream().filter(Item::work).map(i -> i.at(s.place())))
+            .toList();
+    List<Stop> stops = lateFirst(walk.stream().flatMap(s -> Visits.together(s).stream()).toList());
+    List<Item> walked = stops.stream().flatMap(s -> s.items().stream()).toList();
+    long cannotWait = walked.stream().filter(Item::late).count();
+    long minutes = Math.round(walked.stream().mapToDouble(Item::minutes).sum());
     String time =
         hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
     String summary =
-        count == 0
+        walked.isEmpty()
             ? "Nothing wants doing. Come back tomorrow."
-            : count == 1
-                ? "One thing, about " + minutes + " min"
-                : count + " things, about " + minutes + " min";
+            : (walked.size() == 1 ? "One thing" : walked.size() + " things")
+                + ", about "
+                + Math.max(1, minutes)
+                + " min"
+                + (cannotWait == 0 ? "" : ". " + RoundWords.cannotWait(cannotWait));
     return new RoundView(
         time,
         summary,
         stops,
+        works,
         later(all, catalogue, fmt),
         waived.values().stream()
             .sorted(Comparator.comparing(RoundNote::until))
@@ -194,9 +278,8 @@ record RoundView(
 
   /** What wants doing of a name about a subject, if anything does. */
   Optional<Item> wanting(String subject, String task) {
-    return stops.stream()
-        .flatMap(stop -> stop.items().stream())
-        .filter(i -> i.says().name().equals(subject + "/" + task))
+    return Stream.concat(stops.stream().flatMap(stop -> stop.items().stream()), works.stream())
+        .filter(i -> i.says().wants(subject, task))
         .findFirst();
   }
 
@@ -287,7 +370,7 @@ record RoundView(
         switch (kind) {
           case FINISH_PRODUCT -> "Test it and pour it";
           case PAST_DATE -> "Past its date: throw it out";
-          default -> "Smell at it";
+          default -> "Smell it";
         };
     return new Item(
         product.code(),
@@ -374,7 +457,7 @@ record RoundView(
               return new Item(
                   herb,
                   words,
-                  late > 0 ? "since " + fmt.days(late) : "drying",
+                  late > 0 ? "for " + fmt.days(late) : "drying",
                   late > 0,
                   null,
                   "",
@@ -400,42 +483,32 @@ record RoundView(
     return items;
   }
 
-  /** Shaking, looking and seeing to the level, as the one tap that they are when all is well. */
+  /** Shaking, looking and seeing to the level: one visit, and one tap that logs just that. */
   private static Item tend(
       BatchRecord batch, List<Task> tasks, Kind least, Catalogue catalogue, Formats fmt) {
-    List<Kind> kinds = tasks.stream().map(Task::kind).toList();
-    boolean onlyShake = kinds.equals(List.of(Kind.SHAKE));
-    List<String> words = new ArrayList<>();
-    if (kinds.contains(Kind.SHAKE)) {
-      words.add(
-          batch.state().charge().method() == Method.SPIRIT ? "close, shake and loosen" : "shake");
-    }
-    if (kinds.contains(Kind.SETTLE)) {
-      words.add("see whether it has settled and is covered");
-    }
-    if (kinds.contains(Kind.TOP_UP)) {
-      words.add("see to the level");
-    }
-    if (kinds.contains(Kind.LOOK)) {
-      words.add("look and smell");
-    }
-    String sentence = String.join(", ", words);
+    Set<Visited.Act> acts = VisitWords.acts(tasks);
+    boolean loses = batch.state().charge().method() == Method.SPIRIT;
     long late = tasks.stream().mapToLong(t -> t.overdueDays(fmt.today())).max().orElse(0);
     String missing =
         tasks.stream()
-            .filter(t -> t.kind() == Kind.TOP_UP)
+            .filter(t -> t.kind() == Kind.TOP_UP && t.amountMl() > 0)
             .map(t -> "may want about " + fmt.ml(t.amountMl()))
             .collect(Collectors.joining());
-    String note = late > 0 ? "since " + fmt.days(late) : missing;
+    String more =
+        loses
+            ? "close it to shake, then loosen it"
+            : late > 0 && missing.isEmpty() ? "for " + fmt.days(late) : missing;
+    String note = note(batch, catalogue, more);
     return new Item(
         batch.code(),
-        Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1),
-        note(batch, catalogue, note),
-        late > 0,
-        onlyShake ? "shaken" : "all-well",
+        VisitWords.toDo(acts),
+        note,
+        false,
+        null,
         "",
         "/batches/" + batch.code(),
-        key(batch, "tend", fmt),
+        "",
+        new Visit(acts, List.of(new Jar(batch.code(), note, key(batch, "tend", fmt)))),
         new Says(batch.code(), least));
   }
 
@@ -472,6 +545,17 @@ record RoundView(
               "",
               page,
               key(batch, "turn", fmt),
+              new Says(batch.code(), task.kind()));
+      case TURN_BACK ->
+          new Item(
+              batch.code(),
+              "Turn it back and see whether the herb has sunk",
+              note(batch, catalogue, "it stood on its lid"),
+              false,
+              "turned",
+              "",
+              page,
+              key(batch, "turn-back", fmt),
               new Says(batch.code(), task.kind()));
       case CAP ->
           new Item(
@@ -610,7 +694,7 @@ record RoundView(
         switch (task.kind()) {
           case THROW_OUT -> "Spoiled: throw it out";
           case PAST_DATE -> "Past its date: throw it out";
-          default -> "Smell at it";
+          default -> "Smell it";
         };
     return new Item(
         bottle.code(),

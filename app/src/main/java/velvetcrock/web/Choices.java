@@ -131,7 +131,7 @@ public class Choices {
 
   /** How a jar is moved by hand. */
   public List<Choice> movedByHand() {
-    return List.of(new Choice("shaken", "Shaken"), new Choice("turned", "Turned"));
+    return List.of(new Choice("shaken", "Shaken"));
   }
 
   /** What is asked of somebody who looks at a jar. */

@@ -434,6 +434,11 @@ public final class Formats {
     return date.equals(today) ? "today " + time : nearDate(date) + " " + time;
   }
 
+  /** Until when: the day where it is from the morning on, else the moment. */
+  public String until(Instant at) {
+    return at.equals(date(at).atStartOfDay(zone).toInstant()) ? date(date(at)) : moment(at);
+  }
+
   /** The time of day: {@code 14:05}. */
   public String clock(Instant at) {
     return dates.time(at.atZone(zone));

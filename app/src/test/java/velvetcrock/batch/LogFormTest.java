@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,6 +24,7 @@ import velvetcrock.core.batch.Decanted;
 import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Leaving;
+import velvetcrock.core.batch.LeftLonger;
 import velvetcrock.core.batch.Looked;
 import velvetcrock.core.batch.LookedBack;
 import velvetcrock.core.batch.MarcWeighed;
@@ -40,6 +43,7 @@ import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.batch.ToppedUp;
 import velvetcrock.core.batch.Transferred;
 import velvetcrock.core.batch.Turned;
+import velvetcrock.core.batch.Visited;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.materia.Catalogue;
@@ -67,12 +71,28 @@ class LogFormTest {
             RAPESEED,
             "rapeseed",
             id -> SHELF,
-            key -> CATALOGUE.jar("jar-500"));
+            key -> CATALOGUE.jar("jar-500"),
+            Instant::parse);
   }
 
   static Stream<Arguments> read() {
     return Stream.of(
         entry(new Shaken(), "kind", "shaken"),
+        entry(new Turned(7), "kind", "turned", "days", "7"),
+        entry(
+            new Visited(Set.of(Visited.Act.LOOKED, Visited.Act.SMELLED)),
+            "kind",
+            "visited",
+            "acts",
+            "LOOKED,SMELLED"),
+        entry(
+            new LeftLonger(Instant.parse("2026-12-12T00:00:00Z"), "no time now"),
+            "kind",
+            "left-longer",
+            "until",
+            "2026-12-12T00:00:00Z",
+            "reason",
+            "no time now"),
         entry(new Turned(), "kind", "turned"),
         entry(new AllWell(), "kind", "all-well"),
         entry(new Capped(), "kind", "capped"),

@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.colour.ColourStory;
@@ -56,12 +58,26 @@ public record BatchState(
       List<Weighed> weighings,
       double toppedUpMl,
       Observations seen,
-      Tending tended) {
+      Tending tended,
+      @Nullable Left left) {
     /** Copies the lists. */
     public InJar {
       stays = List.copyOf(stays);
       weighings = List.copyOf(weighings);
     }
+  }
+
+  /**
+   * It is left longer, on purpose.
+   *
+   * @param until when it is looked at again
+   * @param why in words; may be empty
+   */
+  public record Left(Instant until, String why) {}
+
+  /** What was decided of leaving it longer; null where nothing was. */
+  public @Nullable Left left() {
+    return jar.left();
   }
 
   /**
@@ -365,32 +381,51 @@ public record BatchState(
   public record Tending(
       @Nullable Instant shakenAt,
       @Nullable Instant turnedAt,
+      @Nullable Instant onItsLidUntil,
       @Nullable Instant lookedAt,
       @Nullable Instant smelledAt,
       @Nullable Instant toppedUpAt,
+      @Nullable Instant levelAt,
       int shakes) {
     static Tending none() {
-      return new Tending(null, null, null, null, null, 0);
+      return new Tending(null, null, null, null, null, null, null, 0);
     }
 
     Tending shaken(Instant at) {
-      return new Tending(at, turnedAt, lookedAt, smelledAt, toppedUpAt, shakes + 1);
+      return new Tending(
+          at, turnedAt, onItsLidUntil, lookedAt, smelledAt, toppedUpAt, levelAt, shakes + 1);
     }
 
-    Tending turned(Instant at) {
-      return new Tending(shakenAt, at, lookedAt, smelledAt, toppedUpAt, shakes);
+    Tending turned(Instant at, @Nullable Instant until) {
+      return new Tending(shakenAt, at, until, lookedAt, smelledAt, toppedUpAt, levelAt, shakes);
     }
 
     Tending looked(Instant at) {
-      return new Tending(shakenAt, turnedAt, at, smelledAt, toppedUpAt, shakes);
+      return new Tending(
+          shakenAt, turnedAt, onItsLidUntil, at, smelledAt, toppedUpAt, levelAt, shakes);
     }
 
     Tending smelled(Instant at) {
-      return new Tending(shakenAt, turnedAt, lookedAt, at, toppedUpAt, shakes);
+      return new Tending(
+          shakenAt, turnedAt, onItsLidUntil, lookedAt, at, toppedUpAt, levelAt, shakes);
     }
 
     Tending toppedUp(Instant at) {
-      return new Tending(shakenAt, turnedAt, lookedAt, smelledAt, at, shakes);
+      return new Tending(
+          shakenAt, turnedAt, onItsLidUntil, lookedAt, smelledAt, at, levelAt, shakes);
+    }
+
+    Tending levelled(Instant at) {
+      return new Tending(
+          shakenAt, turnedAt, onItsLidUntil, lookedAt, smelledAt, toppedUpAt, at, shakes);
+    }
+
+    /** When it was visited last, for whatever; null where it never was. */
+    public @Nullable Instant visitedAt() {
+      return Stream.of(shakenAt, turnedAt, lookedAt, smelledAt, toppedUpAt, levelAt)
+          .filter(Objects::nonNull)
+          .max(Instant::compareTo)
+          .orElse(null);
     }
   }
 

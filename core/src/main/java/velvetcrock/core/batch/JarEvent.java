@@ -19,6 +19,8 @@ public sealed interface JarEvent extends BatchEvent
         ToppedUp,
         Moved,
         Coloured,
+        Visited,
+        LeftLonger,
         ThrownOut {
   /**
    * What is to be said of each kind.
@@ -67,6 +69,12 @@ public sealed interface JarEvent extends BatchEvent
 
     /** For Coloured. */
     R coloured(Coloured event);
+
+    /** For Visited. */
+    R visited(Visited event);
+
+    /** For LeftLonger. */
+    R leftLonger(LeftLonger event);
 
     /** For ThrownOut. */
     R thrownOut(ThrownOut event);

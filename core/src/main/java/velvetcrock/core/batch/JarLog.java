@@ -5,6 +5,7 @@ import static velvetcrock.core.batch.BatchLog.require;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState.Rest;
@@ -22,10 +23,11 @@ final class JarLog {
   private double toppedUpMl;
   private Observations seen = Observations.none();
   private Tending tended = Tending.none();
+  private BatchState.@Nullable Left left;
 
   BatchState.InJar state() {
     return new BatchState.InJar(
-        List.copyOf(stays), vessel, transfers, rest, weighings, toppedUpMl, seen, tended);
+        List.copyOf(stays), vessel, transfers, rest, weighings, toppedUpMl, seen, tended, left);
   }
 
   void charged(Charged event, Instant at) {
@@ -89,9 +91,32 @@ final class JarLog {
     tended = tended.shaken(at);
   }
 
-  void turned(Instant at) {
+  void turned(Turned event, Instant at) {
     seen = seen.turned();
-    tended = tended.turned(at);
+    tended =
+        tended.turned(
+            at,
+            event.days() == 0 ? null : at.plus(event.days(), java.time.temporal.ChronoUnit.DAYS));
+  }
+
+  void leftLonger(LeftLonger event) {
+    left = new BatchState.Left(event.until(), event.why());
+  }
+
+  void visited(Set<Visited.Act> acts, Instant at) {
+    if (acts.contains(Visited.Act.SHAKEN)) {
+      shaken(at);
+    }
+    if (acts.contains(Visited.Act.LEVEL)) {
+      seen = seen.coveredAgain();
+      tended = tended.levelled(at);
+    }
+    if (acts.contains(Visited.Act.LOOKED)) {
+      tended = tended.looked(at);
+    }
+    if (acts.contains(Visited.Act.SMELLED)) {
+      tended = tended.smelled(at);
+    }
   }
 
   void allWell(Instant at) {

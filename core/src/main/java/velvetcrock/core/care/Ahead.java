@@ -60,7 +60,12 @@ public final class Ahead {
             stint -> {
               double wanted = Round.wantedHours(new BatchReckoning(catalogue, state));
               double left = wanted - state.heat().hours(now);
-              coming.add(new Coming(Task.Kind.OFF_HEAT, now.plus(hours(Math.max(0, left)))));
+              Instant served = now.plus(hours(Math.max(0, left)));
+              Instant off =
+                  state.left() != null && state.left().until().isAfter(served)
+                      ? state.left().until()
+                      : served;
+              coming.add(new Coming(Task.Kind.OFF_HEAT, off));
               stint.topUpBy().ifPresent(by -> coming.add(new Coming(Task.Kind.FILL_BATH, by)));
             });
     List<BatchState.Weighed> weighings = state.weighings();

@@ -35,7 +35,25 @@ public final class Care {
   private static final int LOOK_ON_HEAT_MINUTES = 30;
   private static final int LOOK_AT_A_CROCK_MINUTES = 240;
 
+  /** Going to a place and coming back, min. */
+  private static final double TO_A_PLACE_MINUTES = 1;
+
+  /** What takes longer than this is no part of a round: it is work to sit down to, min. */
+  public static final int WORK_FROM_MINUTES = 10;
+
+  private static final double HALF_A_MINUTE = 0.5;
+
   private Care() {}
+
+  /**
+   * Minutes of a visit to jars that stand at one place: half a minute a jar for shaking, the level,
+   * looking and smelling each, and a minute for the way (practice).
+   *
+   * @param acts how many of those are done with each jar
+   */
+  public static double visitMinutes(int acts, int jars) {
+    return TO_A_PLACE_MINUTES + jars * acts * HALF_A_MINUTE;
+  }
 
   /**
    * From when a bottle or a product is smelled: four weeks before its date, or from the age at

@@ -125,7 +125,10 @@ public final class Round {
     if (Boolean.FALSE.equals(state.seen().covered())) {
       tasks.add(now(Kind.COVER, missingMl(state)));
     }
-    if (Boolean.TRUE.equals(state.seen().floating())) {
+    Instant onItsLid = state.tended().onItsLidUntil();
+    if (onItsLid != null && !now.isBefore(onItsLid)) {
+      tasks.add(new Task(Kind.TURN_BACK, date(onItsLid), null, 0));
+    } else if (onItsLid == null && Boolean.TRUE.equals(state.seen().floating())) {
       tasks.add(now(Kind.TURN, 0));
     }
     BatchReckoning reckoning = new BatchReckoning(catalogue, state);
@@ -134,13 +137,23 @@ public final class Round {
     strain(state, reckoning, readHours).ifPresent(tasks::add);
     reckoning.leaving().flatMap(l -> weigh(state, l)).ifPresent(tasks::add);
     heat.filter(t -> t.kind() == Kind.PUT_ON_HEAT).ifPresent(tasks::add);
+    boolean onceADay = Rhythm.of(state.charge().method()).visitsADay() == 1;
+    if (!onceADay || !isToday(state.tended().visitedAt())) {
+      tend(state, tasks);
+    }
+    return List.copyOf(tasks);
+  }
+
+  /** The small things of one visit; a jar that stands is visited once a day at most. */
+  private void tend(BatchState state, List<Task> tasks) {
     if (state.charge().manner().blended() && state.tended().lookedAt() == null) {
       settle(state).ifPresent(tasks::add);
     }
     topUp(state).ifPresent(tasks::add);
-    shake(state).ifPresent(tasks::add);
+    if (state.tended().onItsLidUntil() == null) {
+      shake(state).ifPresent(tasks::add);
+    }
     look(state).ifPresent(tasks::add);
-    return List.copyOf(tasks);
   }
 
   /** Strained when it is ready; on the heat it is taken off first. */
@@ -182,15 +195,18 @@ public final class Round {
     return every(rhythm.shakenEvery(state.day(today)), state, last, Kind.SHAKE);
   }
 
-  /**
-   * Looked at by its rhythm; at once where the herb stood out of the oil and it was shaken since.
-   */
+  /** Looked at by its rhythm, and on the day until which it was left longer. */
   private Optional<Task> look(BatchState state) {
-    if (state.seen().lookAgain()) {
-      return Optional.of(now(Kind.LOOK, 0));
+    BatchState.Left left = state.left();
+    Instant seen = lookedOrSmelled(state);
+    if (left != null && !now.isBefore(left.until())) {
+      LocalDate day = date(left.until());
+      if (seen == null || date(seen).isBefore(day)) {
+        return Optional.of(new Task(Kind.LOOK, day, null, 0));
+      }
     }
     Rhythm rhythm = Rhythm.of(state.charge().method());
-    return every(rhythm.lookedAtEvery(state.day(today)), state, lookedOrSmelled(state), Kind.LOOK);
+    return every(rhythm.lookedAtEvery(state.day(today)), state, seen, Kind.LOOK);
   }
 
   /**
@@ -206,7 +222,8 @@ public final class Round {
       }
       boolean served =
           (method.heated() || method == Method.TWO_STAGE)
-              && state.heat().hours(now) >= wantedHours(reckoning);
+              && state.heat().hours(now) >= wantedHours(reckoning)
+              && (state.left() == null || !now.isBefore(state.left().until()));
       return served ? Optional.of(now(Kind.OFF_HEAT, 0)) : Optional.empty();
     }
     boolean waits =
@@ -258,9 +275,16 @@ public final class Round {
     return looked.isBefore(smelled) ? looked : smelled;
   }
 
+  /** The level: on the first days, and after herb stood out of the oil and was shaken under. */
   private Optional<Task> topUp(BatchState state) {
+    if (state.seen().lookAgain()) {
+      return Optional.of(now(Kind.TOP_UP, 0));
+    }
     long day = state.day(today);
-    boolean seenTo = isToday(state.tended().toppedUpAt()) || isToday(state.tended().lookedAt());
+    boolean seenTo =
+        isToday(state.tended().toppedUpAt())
+            || isToday(state.tended().levelAt())
+            || isToday(state.tended().lookedAt());
     if (day < 1
         || day > Care.SWELLS_DAYS
         || seenTo

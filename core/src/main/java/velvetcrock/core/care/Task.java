@@ -28,11 +28,13 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
   /** Kinds of task, the most pressing first; what each takes and whether it may wait (practice). */
   public enum Kind {
     /** It is spoiled: throw it out. */
-    THROW_OUT(5, Waiting.HARMS),
+    THROW_OUT(2, Waiting.HARMS),
     /** The herb is not covered: top up. */
     COVER(3, Waiting.HARMS),
     /** The herb floats: turn it. */
     TURN(1, Waiting.DUE),
+    /** It stood on its lid for so long as was said: turn it back. */
+    TURN_BACK(2, Waiting.DUE),
     /** The bath it stands in wants water. */
     FILL_BATH(3, Waiting.HARMS),
     /** It has been on the heat long enough: take it off, or carry it to the dark. */
@@ -56,7 +58,7 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     /** A plan's day has come: charge it. */
     CHARGE(20, Waiting.DUE),
     /** A bottle or a product is past its date. */
-    PAST_DATE(5, Waiting.HARMS),
+    PAST_DATE(2, Waiting.HARMS),
     /** A bottle nears its date, or the age at which others like it turned: smell it. */
     SMELL(2, Waiting.SMALL, Care.SMELLED_EVERY_DAYS),
     /** Water or spirit is to leave it: weigh vessel and all. */
@@ -128,6 +130,11 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
 
     private static final int DRIPS_MINUTES = 30;
     private static final int COOLS_MINUTES = 60;
+  }
+
+  /** Whether it is work to sit down to, and no part of a round. */
+  public boolean work() {
+    return kind.minutes() >= Care.WORK_FROM_MINUTES;
   }
 
   /** Days by which it is late: past its end if it has one, else past the day it fell due. */

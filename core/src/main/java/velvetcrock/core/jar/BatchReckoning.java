@@ -400,7 +400,9 @@ public final class BatchReckoning {
     Yield predicted = this.yield(Objects.requireNonNull(state.strained()).expression());
     double solidsG = herbs().stream().mapToDouble(HerbPortion::dryMatterG).sum();
     return new Balance.Expected(
-        solidsG + predicted.keptByMarcMl() * density, predicted.filmMl() * density);
+        solidsG + predicted.keptByMarcMl() * density,
+        predicted.filmMl() * density,
+        (predicted.rangeMl().high() - predicted.rangeMl().low()) / 2 * density);
   }
 
   private static void weighed(List<Balance.Weighed> out, String what, double massG) {
@@ -463,6 +465,18 @@ public final class BatchReckoning {
   public boolean carrierDatesKnown() {
     return carrierDates().stream()
         .allMatch(c -> c.share() < KeepingOrder.COUNTING_SHARE || c.ownDate().isPresent());
+  }
+
+  /** Whether nobody knows any date of a carrier that counts, so that its age is assumed. */
+  public boolean carrierDatesAssumed() {
+    return state.charge().carriers().stream()
+        .anyMatch(
+            c ->
+                c.share() >= KeepingOrder.COUNTING_SHARE
+                    && c.dateUnknown()
+                    && c.bestBefore() == null
+                    && c.openedOn() == null
+                    && c.pressedOn() == null);
   }
 
   /** Where its oil should be on the heat, by its method and its most delicate herb. */

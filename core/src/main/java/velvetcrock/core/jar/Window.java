@@ -19,6 +19,7 @@ import velvetcrock.core.materia.Speed;
  *   <li>Everything else counts days: from the charging, or, through spirit, from the day on which
  *       the oil followed.
  *   <li>A jar of a trial that is told apart by its day counts days to that day.
+ *   <li>One that somebody decided to leave longer may be strained from the day that they said.
  * </ol>
  *
  * @param byHours whether it counts hours on the heat; else days
@@ -31,6 +32,9 @@ public record Window(
     boolean byHours, @Nullable LocalDate from, double earliest, double usual, double latest) {
   /** A trial's jar is late this many days after its day: later, and it tells of other weeks. */
   private static final int DAYS_AFTER_AIM = 3;
+
+  /** What was left longer on purpose is late this many days after the day that was said. */
+  private static final int DAYS_AFTER_LEFT = 3;
 
   private static final double HOURS_PER_DAY = 24;
 
@@ -91,11 +95,24 @@ public record Window(
     }
     Window window = of(charge.method(), charge.begun().chargedOn(), goal, charge.freshForEating());
     BatchState.Rest rest = state.rest();
-    if (rest == null) {
-      return window;
+    if (rest != null) {
+      LocalDate poured =
+          rest.pouredAt() == null ? null : rest.pouredAt().atZone(zone).toLocalDate();
+      window = new Window(window.byHours, poured, window.earliest, window.usual, window.latest);
     }
-    LocalDate poured = rest.pouredAt() == null ? null : rest.pouredAt().atZone(zone).toLocalDate();
-    return new Window(window.byHours, poured, window.earliest, window.usual, window.latest);
+    BatchState.Left left = state.left();
+    return left == null || charge.freshForEating()
+        ? window
+        : window.leftUntil(left.until().atZone(zone).toLocalDate());
+  }
+
+  /** The same, but for what somebody decided: from a day on, where it counts days. */
+  private Window leftUntil(LocalDate day) {
+    if (byHours || from == null) {
+      return this;
+    }
+    double days = Math.max(1, java.time.temporal.ChronoUnit.DAYS.between(from, day));
+    return new Window(false, from, days, days, Math.max(latest, days + DAYS_AFTER_LEFT));
   }
 
   /**

@@ -24,15 +24,26 @@ final class DayWords {
 
   private final LocalDate today;
   private final boolean monthFirst;
+  private final boolean ahead;
 
-  /** Days seen from today. */
+  /** Days that have been, seen from today. */
   DayWords(LocalDate today, boolean monthFirst) {
+    this(today, monthFirst, false);
+  }
+
+  private DayWords(LocalDate today, boolean monthFirst, boolean ahead) {
     this.today = today;
     this.monthFirst = monthFirst;
+    this.ahead = ahead;
+  }
+
+  /** Days to come, seen from today. */
+  static DayWords ahead(LocalDate today, boolean monthFirst) {
+    return new DayWords(today, monthFirst, true);
   }
 
   /**
-   * A day, the last one of its name or date.
+   * A day, the last one of its name or date, or the next where days to come are read.
    *
    * @return null where it is none
    * @throws DateTimeException where it is one that there is not, such as 31 February
@@ -41,6 +52,8 @@ final class DayWords {
     switch (text) {
       case "today":
         return today;
+      case "tomorrow":
+        return today.plusDays(1);
       case "yesterday":
         return today.minusDays(1);
       case "the day before yesterday":
@@ -48,10 +61,11 @@ final class DayWords {
       default:
         break;
     }
-    String name = text.replaceAll("^(?:last|on|this) ", "");
+    String name = text.replaceAll("^(?:last|next|on|this) ", "");
     for (DayOfWeek weekday : DayOfWeek.values()) {
       if (shortened(name, weekday.name())) {
-        return today.with(TemporalAdjusters.previous(weekday));
+        return today.with(
+            ahead ? TemporalAdjusters.next(weekday) : TemporalAdjusters.previous(weekday));
       }
     }
     return date(text);
@@ -68,29 +82,34 @@ final class DayWords {
     Matcher dayMonth = DAY_MONTH.matcher(text);
     Month month = dayMonth.matches() ? month(dayMonth.group(2)) : null;
     if (month != null) {
-      return past(dayMonth.group(3), month.getValue(), Integer.parseInt(dayMonth.group(1)));
+      return inYear(dayMonth.group(3), month.getValue(), Integer.parseInt(dayMonth.group(1)));
     }
     Matcher monthDay = MONTH_DAY.matcher(text);
     month = monthDay.matches() ? month(monthDay.group(1)) : null;
     if (month != null) {
-      return past(monthDay.group(3), month.getValue(), Integer.parseInt(monthDay.group(2)));
+      return inYear(monthDay.group(3), month.getValue(), Integer.parseInt(monthDay.group(2)));
     }
     Matcher figures = FIGURES.matcher(text);
     if (figures.matches()) {
       int one = Integer.parseInt(figures.group(1));
       int other = Integer.parseInt(figures.group(2));
-      return monthFirst ? past(figures.group(3), one, other) : past(figures.group(3), other, one);
+      return monthFirst
+          ? inYear(figures.group(3), one, other)
+          : inYear(figures.group(3), other, one);
     }
     return null;
   }
 
-  /** A day of the year said, or of the last year in which it is not ahead. */
-  private LocalDate past(@Nullable String year, int month, int day) {
+  /** A day of the year said, or of the nearest year on the side that is read. */
+  private LocalDate inYear(@Nullable String year, int month, int day) {
     if (year != null && !year.isEmpty()) {
       int said = Integer.parseInt(year);
       return LocalDate.of(said < CENTURY / 2 ? CENTURY + said : said, month, day);
     }
     LocalDate thisYear = LocalDate.of(today.getYear(), month, day);
+    if (ahead) {
+      return thisYear.isAfter(today) ? thisYear : thisYear.plusYears(1);
+    }
     return thisYear.isAfter(today) ? thisYear.minusYears(1) : thisYear;
   }
 

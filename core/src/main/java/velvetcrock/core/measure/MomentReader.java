@@ -149,7 +149,8 @@ public final class MomentReader {
   private Moment ago(Matcher said) {
     String more = said.group(3) == null ? "" : said.group(3);
     double count =
-        number(said.group(1)) + (more.isEmpty() ? 0 : more.endsWith("half") ? 0.5 : 0.25);
+        NumberWords.count(said.group(1))
+            + (more.isEmpty() ? 0 : more.endsWith("half") ? 0.5 : 0.25);
     double hours =
         switch (said.group(2).charAt(0)) {
           case 'm' -> 1 / 60.0;
@@ -158,43 +159,6 @@ public final class MomentReader {
           default -> 24 * 7;
         };
     return Moment.of(now.toInstant().minusSeconds(Math.round(count * hours * 3600)));
-  }
-
-  /** How many of a unit: in figures, in words, or half of one. */
-  private static double number(String words) {
-    String plain = words.replaceAll("^an? (?=couple|few)| of$", "").replaceAll(" an?$", "");
-    if (NumberWords.SOME.containsKey(plain)) {
-      return NumberWords.SOME.get(plain).low();
-    }
-    double sum = 0;
-    for (Token token : Token.cut(plain.replace("half", "½").replace("quarter of", "¼"))) {
-      sum += number(token);
-    }
-    if (sum <= 0) {
-      throw new DateTimeException(words);
-    }
-    return sum;
-  }
-
-  private static double number(Token token) {
-    return switch (token.sort()) {
-      case NUMBER, FRACTION -> token.value();
-      case WORD ->
-          switch (token.text()) {
-            case "a", "an" -> 1;
-            case "and" -> 0;
-            default -> {
-              Integer word =
-                  NumberWords.CARDINALS.getOrDefault(
-                      token.text(), NumberWords.TENS.get(token.text()));
-              if (word == null) {
-                throw new DateTimeException(token.text());
-              }
-              yield word;
-            }
-          };
-      default -> 0;
-    };
   }
 
   private Span span(String text) {

@@ -1,5 +1,6 @@
 package velvetcrock.core.measure;
 
+import java.time.DateTimeException;
 import java.util.Map;
 import velvetcrock.core.Range;
 
@@ -74,4 +75,43 @@ final class NumberWords {
           "dozen", Range.exactly(DOZEN));
 
   private NumberWords() {}
+
+  /**
+   * How many of a unit: in figures, in words, or half of one.
+   *
+   * @throws DateTimeException where it is no number above 0
+   */
+  static double count(String words) {
+    String plain = words.replaceAll("^an? (?=couple|few)| of$", "").replaceAll(" an?$", "");
+    if (SOME.containsKey(plain)) {
+      return SOME.get(plain).low();
+    }
+    double sum = 0;
+    for (Token token : Token.cut(plain.replace("half", "½").replace("quarter of", "¼"))) {
+      sum += number(token);
+    }
+    if (sum <= 0) {
+      throw new DateTimeException(words);
+    }
+    return sum;
+  }
+
+  private static double number(Token token) {
+    return switch (token.sort()) {
+      case NUMBER, FRACTION -> token.value();
+      case WORD ->
+          switch (token.text()) {
+            case "a", "an" -> 1;
+            case "and" -> 0;
+            default -> {
+              Integer word = CARDINALS.getOrDefault(token.text(), TENS.get(token.text()));
+              if (word == null) {
+                throw new DateTimeException(token.text());
+              }
+              yield word;
+            }
+          };
+      default -> 0;
+    };
+  }
 }

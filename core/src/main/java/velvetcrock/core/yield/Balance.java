@@ -11,13 +11,15 @@ import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
 
 /**
- * Where every gram went: unaccounted = in − out − driven off. It closes while the gap is no more
- * than 5 g or 3 % of what went in.
+ * Where every gram went: unaccounted = in − out − driven off − what stays behind by estimate where
+ * it was not weighed. It closes while the gap is no more than 5 g or 3 % of what went in, and what
+ * the estimate may be off.
  *
  * @param inG everything weighed in, g
  * @param outG everything weighed out, g
  * @param unaccountedG what is missing, g; below 0 where more came out than went in
  * @param closes whether the gap is within what scales and spoons lose
+ * @param estimated what stays behind and was not weighed, as far as something is missing
  * @param causes likely causes of a gap, likeliest first; empty when it closes
  */
 public record Balance(
@@ -25,14 +27,12 @@ public record Balance(
     double outG,
     double unaccountedG,
     boolean closes,
+    Expected estimated,
     List<String> causes,
     Reckoning reckoning) {
 
   private static final String MARC = "marc";
   private static final String FILM = "film";
-
-  /** How far what is expected to stay behind may be off. */
-  private static final double EXPECTED_WITHIN = 1.5;
 
   private static final double LEAST_GAP_G = 5;
   private static final double GAP_SHARE = 0.03;
@@ -60,10 +60,24 @@ public record Balance(
    *
    * @param marcG marc with the oil that it keeps, g; 0 where nothing is known of it
    * @param filmG film on vessels and filter, g; 0 where nothing is known of it
+   * @param withinG how far both together may be off, g
    */
-  public record Expected(double marcG, double filmG) {
+  public record Expected(double marcG, double filmG, double withinG) {
     /** Nothing is known. */
-    public static final Expected NOTHING = new Expected(0, 0);
+    public static final Expected NOTHING = new Expected(0, 0, 0);
+
+    /** Both together, g. */
+    public double totalG() {
+      return marcG + filmG;
+    }
+
+    /** What of it was not weighed, and no more of it than is missing. */
+    private Expected missing(List<Weighed> out, double missingG) {
+      double marc = named(out, MARC) ? 0 : marcG;
+      double film = named(out, FILM) ? 0 : filmG;
+      double part = marc + film <= 0 ? 0 : Math.max(0, Math.min(1, missingG / (marc + film)));
+      return new Expected(marc * part, film * part, marc > 0 ? withinG : 0);
+    }
   }
 
   /**
@@ -92,18 +106,24 @@ public record Balance(
     out.forEach(w -> lines.line(w.what(), "out", w.massG(), "g", Standing.MEASURED));
     double inG = in.stream().mapToDouble(Weighed::massG).sum();
     double outG = out.stream().mapToDouble(Weighed::massG).sum();
+    Expected estimated = expected.missing(out, inG - outG - drivenOffG);
+    String behind =
+        estimated.totalG() == 0
+            ? ""
+            : " − " + plain(estimated.totalG()) + " g left behind by estimate";
     double gap =
         lines.line(
             "Unaccounted",
-            plain(inG) + " − " + plain(outG) + " − " + plain(drivenOffG) + " g driven off",
-            inG - outG - drivenOffG,
+            plain(inG) + " − " + plain(outG) + " − " + plain(drivenOffG) + " g driven off" + behind,
+            inG - outG - drivenOffG - estimated.totalG(),
             "g",
             Standing.STANDARD);
     double allowed =
         lines.line(
             "May be missing",
-            "the larger of 5 g and 3 % of what went in",
-            Math.max(LEAST_GAP_G, GAP_SHARE * inG),
+            "the larger of 5 g and 3 % of what went in"
+                + (estimated.withinG() > 0 ? ", and what the estimate may be off" : ""),
+            Math.max(LEAST_GAP_G, GAP_SHARE * inG) + estimated.withinG(),
             "g",
             Standing.TYPICAL);
     boolean closes = Math.abs(gap) <= allowed;
@@ -112,35 +132,34 @@ public record Balance(
         outG,
         gap,
         closes,
-        closes ? List.of() : causes(gap, in, out, drivenOffG, expected),
+        estimated,
+        closes ? List.of() : causes(gap, in, out, drivenOffG, estimated),
         lines.done());
   }
 
   private static List<String> causes(
-      double gap, List<Weighed> in, List<Weighed> out, double drivenOffG, Expected expected) {
+      double gap, List<Weighed> in, List<Weighed> out, double drivenOffG, Expected estimated) {
     List<String> causes = new ArrayList<>();
     if (gap > 0) {
-      double explained = 0;
-      if (!named(out, MARC)) {
+      boolean unknown = !named(out, MARC) && estimated.marcG == 0;
+      if (unknown) {
+        causes.add("The spent herb was not weighed: it keeps oil.");
+      } else if (!named(out, MARC)) {
         causes.add(
-            expected.marcG > 0
-                ? "The marc was not weighed: with the oil that it keeps it comes to about "
-                    + Math.round(expected.marcG)
-                    + " g."
-                : "The marc was not weighed: it keeps oil.");
-        explained += expected.marcG > 0 ? expected.marcG : gap;
+            "The spent herb kept more than the "
+                + Math.round(estimated.marcG)
+                + " g that such herb usually does: weigh it to be sure.");
       }
       if (drivenOffG == 0 && (named(in, "spirit") || named(in, "fresh") || named(in, "wilted"))) {
         causes.add("Water or spirit left on the heat without being weighed.");
       }
-      if (!named(out, FILM)) {
+      if (!named(out, FILM) && estimated.filmG == 0) {
         causes.add("Film on vessels, cloth and filter was not weighed.");
-        explained += expected.filmG;
       }
       if (!named(out, "sediment") && !named(out, "water")) {
         causes.add("Sediment or a water layer was poured away.");
       }
-      if (gap > EXPECTED_WITHIN * explained) {
+      if (!unknown) {
         causes.add("Something was spilled, or a weighing has a slip in it.");
       }
     } else {

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import velvetcrock.core.Range;
@@ -276,10 +277,65 @@ class BatchLogTest {
     assertThat(round(DAY0.plusDays(4))).contains(Kind.COVER);
 
     happens(DAY0.plusDays(5), 9, new Shaken());
-    assertThat(round(DAY0.plusDays(5))).doesNotContain(Kind.COVER).contains(Kind.LOOK);
+    assertThat(round(DAY0.plusDays(5))).doesNotContain(Kind.COVER, Kind.LOOK, Kind.TOP_UP);
+    assertThat(round(DAY0.plusDays(6))).doesNotContain(Kind.COVER).contains(Kind.TOP_UP);
 
     happens(DAY0.plusDays(6), 9, new Looked(true, null, null, null, null, null));
     assertThat(state().seen().lookAgain()).isFalse();
     assertThat(round(DAY0.plusDays(6))).doesNotContain(Kind.COVER);
+  }
+
+  /** What was done together is one visit; a jar that stands is not asked for twice on a day. */
+  @Test
+  void aVisitLogsJustWhatItWas() {
+    charge();
+    happens(DAY0.plusDays(2), 8, new Visited(Set.of(Visited.Act.LOOKED, Visited.Act.SMELLED)));
+
+    BatchState.Tending tended = state().tended();
+    assertThat(tended.lookedAt()).isNotNull().isEqualTo(tended.smelledAt());
+    assertThat(tended.shakenAt()).isNull();
+    assertThat(tended.levelAt()).isNull();
+    assertThat(state().seen()).isEqualTo(Observations.none());
+    assertThat(round(DAY0.plusDays(2))).isEmpty();
+    assertThat(round(DAY0.plusDays(3))).containsExactly(Kind.TOP_UP, Kind.SHAKE);
+
+    happens(DAY0.plusDays(3), 8, new Visited(Set.of(Visited.Act.LEVEL)));
+    assertThat(state().seen().covered()).isTrue();
+    assertThat(state().tended().lookedAt()).isBefore(state().tended().levelAt());
+    assertThatThrownBy(() -> new Visited(Set.of())).hasMessageContaining("acts");
+  }
+
+  @Test
+  void aJarLeftLongerIsLookedAtAndStrainedFromThatDay() {
+    charge();
+    LocalDate day = DAY0.plusDays(40);
+    happens(DAY0.plusDays(30), 8, new AllWell());
+    assertThat(round(DAY0.plusDays(30))).contains(Kind.STRAIN);
+    Instant until = day.atStartOfDay(OSLO).toInstant();
+    happens(DAY0.plusDays(30), 9, new LeftLonger(until, "its colour still moves"));
+
+    assertThat(round(DAY0.plusDays(31))).doesNotContain(Kind.STRAIN);
+    happens(DAY0.plusDays(39), 8, new AllWell());
+    assertThat(round(DAY0.plusDays(39))).doesNotContain(Kind.STRAIN, Kind.LOOK);
+    assertThat(round(day)).contains(Kind.STRAIN, Kind.LOOK);
+    assertThat(new BatchReckoning(CATALOGUE, state()).window(OSLO).usualOn()).contains(day);
+    assertThat(state().left().why()).isEqualTo("its colour still moves");
+
+    happens(DAY0.plusDays(41), 9, new LeftLonger(until, ""));
+    assertThatThrownBy(this::state).hasMessageContaining("not ahead");
+  }
+
+  @Test
+  void aJarOnItsLidIsNotShakenAndIsTurnedBackOnItsDay() {
+    charge();
+    happens(DAY0.plusDays(2), 9, new Looked(null, true, null, null, null, null));
+    assertThat(round(DAY0.plusDays(3))).contains(Kind.TURN);
+    happens(DAY0.plusDays(3), 9, new Turned(7));
+
+    assertThat(round(DAY0.plusDays(5))).doesNotContain(Kind.TURN, Kind.SHAKE, Kind.TURN_BACK);
+    assertThat(round(DAY0.plusDays(10))).contains(Kind.TURN_BACK).doesNotContain(Kind.SHAKE);
+    happens(DAY0.plusDays(10), 9, new Turned());
+    assertThat(round(DAY0.plusDays(11))).doesNotContain(Kind.TURN_BACK, Kind.TURN);
+    assertThatThrownBy(() -> new Turned(100)).hasMessageContaining("days");
   }
 }

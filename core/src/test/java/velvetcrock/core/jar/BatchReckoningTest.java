@@ -197,7 +197,9 @@ class BatchReckoningTest {
 
     var balance = reckoning().balance().orElseThrow();
     double density = reckoning().carriers().densityAt(20);
-    assertThat(balance.unaccountedG()).isCloseTo(30 + 100 * density - 60, within(1e-6));
+    assertThat(balance.unaccountedG() + balance.estimated().filmG())
+        .isCloseTo(30 + 100 * density - 60, within(1e-6));
+    assertThat(balance.estimated().marcG()).isZero();
     assertThat(balance.closes()).isFalse();
   }
 
