@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -42,8 +43,14 @@ class DoorController {
   private final Accounts accounts;
   private final Households households;
   private final SecurityContextRepository sessions;
+  private final ObjectProvider<DemoVisit> visits;
 
-  DoorController(Accounts accounts, Households households, SecurityContextRepository sessions) {
+  DoorController(
+      Accounts accounts,
+      Households households,
+      SecurityContextRepository sessions,
+      ObjectProvider<DemoVisit> visits) {
+    this.visits = visits;
     this.accounts = accounts;
     this.households = households;
     this.sessions = sessions;
@@ -142,6 +149,7 @@ class DoorController {
   String demo(HttpServletRequest request, HttpServletResponse response) {
     UserDetails keeper =
         accounts.demoKeeper().orElseThrow(() -> new NotFound("There is no demo here."));
+    visits.ifAvailable(DemoVisit::enters);
     enter(keeper, request, response);
     return "redirect:/";
   }

@@ -137,7 +137,7 @@ public record JarView(
       case PAST -> new Standing(on ? "over: take it off" : "over: strain now", "over");
       case OPEN, USUAL -> {
         if (on && window.byHours()) {
-          yield new Standing("on the heat, may come off", "ready");
+          yield new Standing("may come off the heat", "ready");
         }
         String words = stage == Window.Stage.USUAL ? "ready" : "could strain";
         yield ready
@@ -152,11 +152,16 @@ public record JarView(
     double left = window.earliest() - window.at(fmt.today(), served);
     if (!window.byHours()) {
       return new Standing(
-          (on ? "on the heat, " : "") + fmt.days(Math.round(left)) + " to go", "resting");
+          (on ? "on the heat, " : "") + days(Math.round(left), fmt) + " to go", "resting");
     }
     return new Standing(
         (on ? "on the heat, " : "off the heat, ") + fmt.time(left) + " to go",
         on ? "resting" : "care");
+  }
+
+  /** Whole weeks as weeks, else days: it is counted down. */
+  private static String days(long left, Formats fmt) {
+    return left % 7 == 0 || left == 1 ? fmt.days(left) : left + " days";
   }
 
   private static String losing(BatchState state) {

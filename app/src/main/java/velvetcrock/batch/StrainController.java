@@ -160,6 +160,7 @@ class StrainController {
     model.addAttribute(
         "chosen",
         Optional.ofNullable(form.expression()).filter(e -> !e.isBlank()).orElse(usual.name()));
+    model.addAttribute("expected", fmt.typedMl(reckoning.yield(usual).yieldMl()));
     model.addAttribute("reckoning", reckoning.yield(usual).reckoning());
     model.addAttribute(
         "askDates", !reckoning.carrierDatesKnown() || reckoning.carrierDatesAssumed());

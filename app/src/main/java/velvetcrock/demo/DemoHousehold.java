@@ -1,50 +1,44 @@
 package velvetcrock.demo;
 
-import java.util.List;
+import java.time.LocalDate;
 import java.util.UUID;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.account.DemoVisit;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
-import velvetcrock.kitchen.Places;
-import velvetcrock.stove.StandIns;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
-/** Makes the demo household once, when the application is started with demo data. */
+/**
+ * Makes the demo household once, when the application is started with demo data, and makes it anew
+ * when it is entered on a later day.
+ */
 @Component
 @ConditionalOnProperty("velvetcrock.demo")
-public class DemoHousehold implements ApplicationRunner {
+public class DemoHousehold implements ApplicationRunner, DemoVisit {
+  private static final String NAME = "Keeper’s cottage";
+
   private final Households households;
-  private final Places places;
-  private final List<DemoPart> parts;
-  private final DemoStove stove;
+  private final Furnishing furnishing;
+  private final Clearing clearing;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
-  private final StandIns standIns;
-  private final boolean probes;
 
   DemoHousehold(
       Households households,
-      Places places,
-      List<DemoPart> parts,
-      DemoStove stove,
+      Furnishing furnishing,
+      Clearing clearing,
       CurrentHousehold current,
-      TransactionTemplate transactions,
-      StandIns standIns,
-      @Value("${velvetcrock.demo-probes:true}") boolean probes) {
+      TransactionTemplate transactions) {
     this.households = households;
-    this.places = places;
-    this.parts = parts;
-    this.stove = stove;
+    this.furnishing = furnishing;
+    this.clearing = clearing;
     this.current = current;
     this.transactions = transactions;
-    this.standIns = standIns;
-    this.probes = probes;
   }
 
   private record Hand(UUID householdId, String displayName) implements InHousehold {}
@@ -52,30 +46,57 @@ public class DemoHousehold implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments arguments) {
     Household cottage =
-        households
-            .demo()
-            .orElseGet(() -> households.found("Keeper’s cottage", "Europe/London", "METRIC", true));
+        households.demo().orElseGet(() -> households.found(NAME, "Europe/London", "METRIC", true));
     current.actingAs(
         new Hand(cottage.id(), "Ailsa"),
         () -> {
           boolean furnished =
-              Boolean.TRUE.equals(transactions.execute(status -> furnishOnce(cottage)));
-          if (furnished) {
-            stove.answer();
-          }
-          if (probes) {
-            standIns.startAll();
-          }
+              Boolean.TRUE.equals(transactions.execute(status -> furnishing.once(cottage)));
+          furnishing.settle(furnished);
           return null;
         });
   }
 
-  /** All of it or nothing, so that a start that was cut short is made good by the next. */
-  private boolean furnishOnce(Household cottage) {
-    boolean empty = places.all().isEmpty();
-    if (empty) {
-      parts.forEach(part -> part.furnish(cottage));
-    }
-    return empty;
+  /** What is found there is of today: furnished on an earlier day, it is put back as it was. */
+  @Override
+  public void enters() {
+    households
+        .demo()
+        .filter(h -> h.furnishedOn().isBefore(households.today(h)))
+        .ifPresent(h -> putBack(h.furnishedOn()));
+  }
+
+  /** Puts everything back as it was when it was made, with the dates of today. */
+  public void putBack() {
+    households.demo().ifPresent(h -> putBack(h.furnishedOn()));
+  }
+
+  /**
+   * Puts it back, unless somebody else did meanwhile.
+   *
+   * @param day the day of which what was there is
+   */
+  private void putBack(LocalDate day) {
+    Household cottage = households.demo().orElseThrow();
+    current.actingAs(
+        new Hand(cottage.id(), "Ailsa"),
+        () -> {
+          boolean mine =
+              Boolean.TRUE.equals(
+                  transactions.execute(
+                      status -> {
+                        Household held = households.lockCurrent();
+                        if (!held.furnishedOn().equals(day)) {
+                          return false;
+                        }
+                        clearing.clear(held.id());
+                        households.furnishAnew(held, NAME);
+                        return furnishing.once(held);
+                      }));
+          if (mine) {
+            furnishing.settle(true);
+          }
+          return null;
+        });
   }
 }

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -27,6 +28,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.materia.Speed;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HouseholdCleared;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
 
@@ -195,6 +197,11 @@ public class Catalogues {
   private void changed(OwnKind kind, String key) {
     forgetOnceWritten();
     current.who().ifPresent(by -> events.publishEvent(new FiguresChanged(by, kind, key)));
+  }
+
+  @TransactionalEventListener
+  void forget(HouseholdCleared cleared) {
+    known.invalidate(cleared.household());
   }
 
   private void forgetOnceWritten() {

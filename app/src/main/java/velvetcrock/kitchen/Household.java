@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.DayOfWeek;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Arrays;
@@ -27,6 +28,7 @@ public class Household {
 
   private boolean demo;
   private Instant createdAt;
+  private Instant furnishedAt;
   private LocalTime wakes;
   private LocalTime sleeps;
   private String awayDays;
@@ -43,6 +45,7 @@ public class Household {
     this.reading = Reading.usual(kitchen);
     this.demo = demo;
     this.createdAt = createdAt;
+    this.furnishedAt = createdAt;
     keep(Hours.USUAL);
   }
 
@@ -79,6 +82,19 @@ public class Household {
   /** Whether it is the demo. */
   public boolean demo() {
     return demo;
+  }
+
+  /** The day of which it is what it holds, where it is the demo; by its own calendar. */
+  public LocalDate furnishedOn() {
+    return furnishedAt.atZone(zone()).toLocalDate();
+  }
+
+  /** With its first settings, and furnished now. */
+  void furnishAnew(String newName, Instant now) {
+    name = newName;
+    reading = Reading.usual(Kitchen.METRIC);
+    furnishedAt = now;
+    keep(Hours.USUAL);
   }
 
   /** When somebody is up and at home. */

@@ -89,6 +89,12 @@ public class Households {
         new Household(UUID.randomUUID(), called, zoneId, measures, demo, clock.instant()));
   }
 
+  /** Gives the demo its first settings again; what it holds is of today. */
+  public void furnishAnew(Household demo, String name) {
+    demo.furnishAnew(name, clock.instant());
+    households.save(demo);
+  }
+
   /**
    * Changes the household's settings.
    *

@@ -227,6 +227,7 @@ class KitchenController {
     model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
     model.addAttribute("hours", households.current().hours());
+    model.addAttribute("demo", households.current().demo());
     DayOfWeek first = households.current().customs().weekBegins();
     model.addAttribute("days", IntStream.range(0, 7).mapToObj(first::plus).toList());
     return "kitchen/kitchen";

@@ -241,7 +241,7 @@ record RoundView(
     List<Stop> stops = lateFirst(walk.stream().flatMap(s -> Visits.together(s).stream()).toList());
     List<Item> walked = stops.stream().flatMap(s -> s.items().stream()).toList();
     long cannotWait = walked.stream().filter(Item::late).count();
-    long minutes = Math.round(walked.stream().mapToDouble(Item::minutes).sum());
+    long minutes = Math.round(walk.stream().mapToDouble(RoundView::minutes).sum());
     String time =
         hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
     String summary =
@@ -274,6 +274,24 @@ record RoundView(
             .filter(n -> n.what() == RoundNote.Deferral.TIMER)
             .map(n -> timer(n, fmt))
             .toList());
+  }
+
+  /** What is done at a stop takes, min: the way there is gone once. */
+  private static double minutes(Stop stop) {
+    return Visits.together(stop).stream()
+        .flatMap(s -> s.items().stream())
+        .mapToDouble(i -> i.minutes() - Care.TO_A_PLACE_MINUTES)
+        .reduce(Double::sum)
+        .stream()
+        .map(sum -> sum + Care.TO_A_PLACE_MINUTES)
+        .sum();
+  }
+
+  /** The first things of it. */
+  public List<Item> first(int most) {
+    return Stream.concat(stops.stream().flatMap(stop -> stop.items().stream()), works.stream())
+        .limit(most)
+        .toList();
   }
 
   /** What wants doing of a name about a subject, if anything does. */

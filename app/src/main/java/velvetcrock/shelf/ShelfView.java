@@ -18,7 +18,17 @@ import velvetcrock.web.Formats;
  * @param empty the planks on which nothing stands, in words; may be empty itself
  */
 record ShelfView(List<Plank> planks, String empty, int jars) {
-  private static final double PX_PER_MM = 1.05;
+  private static final double PX_PER_MM = 0.95;
+  private static final int MOST_READY = 4;
+
+  /** The jars that may be strained or should have been. */
+  public List<JarView> ready() {
+    return planks.stream()
+        .flatMap(p -> p.jars().stream())
+        .filter(j -> j.mood().equals("ready") || j.mood().equals("over"))
+        .limit(MOST_READY)
+        .toList();
+  }
 
   /** A plank with what stands on it. */
   record Plank(String name, String note, List<JarView> jars) {}

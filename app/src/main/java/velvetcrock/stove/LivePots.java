@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
@@ -18,6 +19,7 @@ import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HouseholdCleared;
 
 /** The pots that somebody looks at or that readings come from, held in memory. */
 @Component
@@ -99,6 +101,15 @@ class LivePots implements HeatWatch {
       return Optional.empty();
     }
     return Optional.of(pot);
+  }
+
+  @TransactionalEventListener
+  void forget(HouseholdCleared cleared) {
+    String of = cleared.household().toString();
+    ids.entrySet().stream()
+        .filter(e -> e.getKey().startsWith(of))
+        .forEach(e -> pots.invalidate(e.getValue()));
+    ids.keySet().removeIf(key -> key.startsWith(of));
   }
 
   /** Log entries leave the readings as they are. */

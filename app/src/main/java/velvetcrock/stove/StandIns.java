@@ -18,6 +18,7 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
@@ -27,6 +28,7 @@ import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HouseholdCleared;
 import velvetcrock.web.InHousehold;
 
 /**
@@ -118,6 +120,11 @@ public class StandIns {
         .ifPresent(r -> pot.warmTo(r.celsius()));
     running.put(
         batch.id(), new Running(new Probe(current.id(), "Stand-in probe"), batch.code(), pot, now));
+  }
+
+  @TransactionalEventListener
+  void stop(HouseholdCleared cleared) {
+    running.values().removeIf(one -> one.probe.householdId().equals(cleared.household()));
   }
 
   void stop(BatchRecord batch) {

@@ -65,8 +65,8 @@ class HeatOnTheShelfTest {
       delimiter = '|',
       value = {
         "1|on the heat, 3 h to go|resting",
-        "4.5|on the heat, may come off|ready",
-        "7|on the heat, may come off|ready",
+        "4.5|may come off the heat|ready",
+        "7|may come off the heat|ready",
         "13|over: take it off|over"
       })
   void onTheHeatItsHoursCount(double hours, String words, String mood) {

@@ -36,7 +36,7 @@ public final class Care {
   private static final int LOOK_AT_A_CROCK_MINUTES = 240;
 
   /** Going to a place and coming back, min. */
-  private static final double TO_A_PLACE_MINUTES = 1;
+  public static final double TO_A_PLACE_MINUTES = 1;
 
   /** What takes longer than this is no part of a round: it is work to sit down to, min. */
   public static final int WORK_FROM_MINUTES = 10;

@@ -40,7 +40,7 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     /** It has been on the heat long enough: take it off, or carry it to the dark. */
     OFF_HEAT(5, Waiting.HARMS),
     /** Bottles stand open to cool: cap them. */
-    CAP(3, Waiting.HARMS),
+    CAP(2, Waiting.HARMS),
     /** It has settled overnight: pour it off what has sunk. */
     DECANT(10, Waiting.DUE),
     /** Strained oil stands in the open: bottle it. */
@@ -50,7 +50,7 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     /** It has rested in spirit: pour the oil. */
     POUR(15, Waiting.HARMS),
     /** It rests in spirit: see whether it is evenly damp. */
-    DAMP(3, Waiting.DUE),
+    DAMP(2, Waiting.DUE),
     /** Its window is open: strain. */
     STRAIN(30, Waiting.DUE),
     /** It is to be drawn warm and is not on the heat yet. */
@@ -62,11 +62,11 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     /** A bottle nears its date, or the age at which others like it turned: smell it. */
     SMELL(2, Waiting.SMALL, Care.SMELLED_EVERY_DAYS),
     /** Water or spirit is to leave it: weigh vessel and all. */
-    WEIGH(3, Waiting.SMALL),
+    WEIGH(2, Waiting.SMALL),
     /** A load that dries may be dry: bend its stems. */
     SNAP(3, Waiting.SMALL),
     /** A load is dry: put it away. */
-    PUT_AWAY(5, Waiting.DUE),
+    PUT_AWAY(3, Waiting.DUE),
     /** More loads dry than are named one by one. */
     MORE_LOADS(5, Waiting.SMALL),
     /** A slurry has had a night to settle: see whether it is covered. */

@@ -1,0 +1,7 @@
+package velvetcrock.account;
+
+/** Whoever keeps the demo is told before somebody enters it. */
+public interface DemoVisit {
+  /** Somebody is about to enter; what they find is to be of today. */
+  void enters();
+}

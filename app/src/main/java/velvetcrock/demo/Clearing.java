@@ -1,0 +1,81 @@
+package velvetcrock.demo;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import velvetcrock.web.HouseholdCleared;
+
+/**
+ * Takes everything away that a household has. The database lets the demo's log go and nobody
+ * else's.
+ */
+@Component
+class Clearing {
+  /** What is deleted with what it hangs on. */
+  static final List<String> WITH_THEIR_OWNERS =
+      List.of("reading", "own_figure", "reading_rejected");
+
+  /** What stays: the house itself and who lives there. */
+  static final List<String> STAYS = List.of("household", "member");
+
+  /** Tables with a household of their own, those that hang on others first. */
+  static final List<String> TABLES =
+      List.of(
+          "bottle_pass",
+          "bottle_date_move",
+          "look_photo",
+          "retention_lesson",
+          "speed_lesson",
+          "batch_lot",
+          "product_source",
+          "trial_judging",
+          "trial_jar",
+          "trial",
+          "plan_lot",
+          "plan",
+          "round_note",
+          "calendar_item",
+          "calendar_feed",
+          "journal",
+          "bottle",
+          "appliance_run",
+          "reading_import",
+          "entry",
+          "product",
+          "recipe_version",
+          "recipe",
+          "lot",
+          "drying_load",
+          "batch",
+          "appliance",
+          "own_thing",
+          "jar_count",
+          "own_jar",
+          "place",
+          "api_token",
+          "invitation");
+
+  private final JdbcTemplate jdbc;
+  private final ApplicationEventPublisher events;
+
+  Clearing(JdbcTemplate jdbc, ApplicationEventPublisher events) {
+    this.jdbc = jdbc;
+    this.events = events;
+  }
+
+  /**
+   * Clears it, in the transaction that runs; who holds something of it is told once that is done.
+   */
+  void clear(UUID household) {
+    jdbc.queryForObject(
+        "select set_config('velvetcrock.clearing', ?, true)", String.class, household.toString());
+    jdbc.update(
+        "delete from reading where batch_id in (select id from batch where household_id = ?)",
+        household);
+    TABLES.forEach(
+        table -> jdbc.update("delete from " + table + " where household_id = ?", household));
+    events.publishEvent(new HouseholdCleared(household));
+  }
+}

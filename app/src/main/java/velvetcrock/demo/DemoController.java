@@ -1,0 +1,31 @@
+package velvetcrock.demo;
+
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import velvetcrock.kitchen.Households;
+import velvetcrock.web.NotFound;
+
+/** One button puts the demo back as it was. */
+@Controller
+@ConditionalOnProperty("velvetcrock.demo")
+class DemoController {
+  private final DemoHousehold demo;
+  private final Households households;
+
+  DemoController(DemoHousehold demo, Households households) {
+    this.demo = demo;
+    this.households = households;
+  }
+
+  @PostMapping("/demo/anew")
+  String anew(RedirectAttributes flash) {
+    if (households.demo().filter(d -> d.id().equals(households.current().id())).isEmpty()) {
+      throw new NotFound("This is not the demo.");
+    }
+    demo.putBack();
+    flash.addFlashAttribute("notice", "The demo is as it was, with the dates of today.");
+    return "redirect:/";
+  }
+}
