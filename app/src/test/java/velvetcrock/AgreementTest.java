@@ -272,11 +272,19 @@ class AgreementTest extends AppTest {
     return to != null && to.startsWith(path) ? to.substring(path.length()) : "";
   }
 
+  /** How it stands, without its day. */
+  private static String stands(String state) {
+    return state.substring(state.indexOf(", ") + 2);
+  }
+
   private void infusing(String code, DocumentContext json, Document shelf) throws Exception {
     Document page = page("/batches/" + code);
-    Element spot = shelf.selectFirst("a.spot[href=/batches/" + code + "]");
+    Element spot = shelf.selectFirst("a.stand[href=/batches/" + code + "]");
     String state = text(page, "#main p.font-bold[class*=mood-]");
-    same(code, "state", Map.of("shelf", text(spot, ".tag > b:last-of-type"), "batch", state));
+    same(
+        code,
+        "state",
+        Map.of("shelf", text(spot, ".tag > span:last-of-type"), "batch", stands(state)));
     window(code, json, page, spot);
     String verdict = text(page, "h2[class*=mood-]");
     List<String> tasks = tasks(shelf, code);
@@ -285,7 +293,7 @@ class AgreementTest extends AppTest {
     boolean ready = verdict.equals("Ready to strain") || verdict.equals("Overdue: strain it");
     boolean wet = page.text().contains("of water or spirit has still to leave");
     // On the heat it is asked for at its usual hours; before them it only may come off.
-    boolean mayComeOff = state.endsWith("on the heat, may come off");
+    boolean mayComeOff = state.endsWith("may come off the heat");
     check(
         code,
         verdict.startsWith("Lost")

@@ -32,6 +32,7 @@ class FormsBrowserTest extends BrowserPages {
       String jar = standing(page);
       page.navigate(jar + "/strain");
       page.locator("input[name=amount]").fill("a lot of it");
+      page.locator("summary", new Page.LocatorOptions().setHasText("What else was done")).click();
       page.locator("input[name=marc]").fill("92 g");
       page.locator(".when summary").first().click();
       page.locator("input[name=happened]").first().fill("this morning");

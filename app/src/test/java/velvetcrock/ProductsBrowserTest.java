@@ -159,9 +159,29 @@ class ProductsBrowserTest extends BrowserPages {
     page.navigate("/products");
     page.getByText("Harbour salve").click();
     page.waitForLoadState();
-    page.locator("[data-start-timer]").first().click();
+    String product = page.url();
+    page.locator("button[aria-label^='Start a timer']").first().click();
+    assertThat(page.locator(".page-clocks .code").first())
+        .containsText(Pattern.compile("\\d:\\d\\d"));
+    assertThat(page).hasURL(product);
+    page.reload();
+    assertThat(page.locator(".page-clocks .code").first())
+        .containsText(Pattern.compile("\\d:\\d\\d"));
+    page.locator("[data-tone]").first().click();
 
-    assertThat(page.locator(".timer").first()).containsText(Pattern.compile("[23]:\\d\\d"));
+    try (Page other = page(1280, ColorScheme.LIGHT)) {
+      enterDemo(other);
+      other.navigate("/cellar");
+      assertThat(other.locator(".page-clocks .clock")).hasCount(1);
+      accessible(other);
+      other.locator(".page-clocks .clock button").click();
+      assertThat(other.locator(".page-clocks")).hasCount(0);
+      assertThat(other).hasURL(Pattern.compile(".*/cellar$"));
+    }
+    page.reload();
+    assertThat(page.locator(".page-clocks")).hasCount(0);
+    page.navigate("/round");
+    assertThat(page.locator("[data-tone]")).hasText("Tone is on");
   }
 
   @Test

@@ -258,15 +258,17 @@ class SameActTest extends BottleHouse {
               key()
             }
             : new String[] {
-              "herb",
+              "herbs[0].herb",
               "heather",
-              "cut",
+              "herbs[0].cut",
               "CUT",
-              "amount",
+              "herbs[0].state",
+              "DRIED",
+              "herbs[0].amount",
               "40 g",
-              "carrier",
+              "oils[0].carrier",
               "rapeseed",
-              "oil",
+              "oils[0].amount",
               "400 ml",
               "jar",
               "jar-500",

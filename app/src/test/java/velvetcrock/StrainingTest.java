@@ -1,6 +1,7 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
@@ -11,6 +12,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
@@ -207,5 +209,52 @@ class StrainingTest extends BottleHouse {
 
     visit(keeper, "/batches/" + next + "/strain")
         .andExpect(content().string(containsString("One batch of yours taught: a gram of flower")));
+  }
+
+  private String bottle(String code, String... fields) throws Exception {
+    String[] usual = {
+      "place", "COOL", "glass", "AMBER", "antioxidant", "NONE", "clean", "yes", "key", code + "b"
+    };
+    return send(
+            keeper,
+            "/batches/" + code + "/bottle",
+            Stream.concat(Stream.of(usual), Stream.of(fields)).toArray(String[]::new))
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
+  }
+
+  /** Three little ones and the rest: two lines say it. */
+  @Test
+  void bottlesThatAreAlikeAreOneLine() throws Exception {
+    String code = charge(30);
+    strain(code).andExpect(status().is3xxRedirection());
+    assertThat(
+            visit(
+                    keeper,
+                    "/batches/" + code + "/bottle?count=3&amount=30ml&size=&more=yes&clean=yes")
+                .andReturn()
+                .getResponse()
+                .getContentAsString())
+        .containsPattern("(?s)amount1\"[^>]*value=\"30ml\"")
+        .containsPattern("(?s)count1\"[^>]*value=\"3\"");
+
+    bottle(code, "count", "3", "count", "", "amount", "30 ml", "amount", "the rest");
+    assertThat(state(code).bottles()).hasSize(4);
+    assertThat(state(code).bottles().get(3).filled().ml()).isCloseTo(230, within(1.0));
+  }
+
+  @Test
+  void allOfItInSeveralIsSharedAndTooManyAreRefusedWithAllThatWasTyped() throws Exception {
+    String code = charge(30);
+    strain(code).andExpect(status().is3xxRedirection());
+    assertThat(bottle(code, "count", "40", "amount", "10 ml"))
+        .contains("40")
+        .contains("value=\"10 ml\"");
+    assertThat(bottle(code, "count", "26", "amount", "5 ml", "count", "2", "amount", "5 ml"))
+        .contains("at most 26 bottles");
+    bottle(code, "count", "4", "amount", "all of it");
+    assertThat(state(code).bottles()).hasSize(4);
+    assertThat(state(code).bottles()).allMatch(b -> Math.abs(b.filled().ml() - 80) < 1);
   }
 }

@@ -13,6 +13,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.care.StrainStep;
@@ -99,12 +100,16 @@ class StrainController {
   }
 
   @GetMapping("/batches/{code}/bottle")
-  String bottle(@PathVariable String code, Model model) {
+  String bottle(
+      @PathVariable String code,
+      BottlingForm form,
+      @RequestParam @Nullable String more,
+      Model model) {
     BatchRecord batch = batches.find(code);
     if (batch.state().strained() == null) {
       return "redirect:/batches/" + batch.code() + "/strain";
     }
-    return bottlePage(batch, BottlingForm.empty(), FieldErrors.none(), model);
+    return bottlePage(batch, more == null ? form : form.more(), FieldErrors.none(), model);
   }
 
   @PostMapping("/batches/{code}/bottle")

@@ -2,7 +2,6 @@ package velvetcrock.batch;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -20,11 +19,8 @@ import velvetcrock.core.batch.Strained;
 import velvetcrock.core.batch.Straining;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.jar.BatchReckoning;
-import velvetcrock.core.keeping.Store;
-import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
-import velvetcrock.core.measure.VesselSize;
 import velvetcrock.core.yield.Expression;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
@@ -36,8 +32,6 @@ import velvetcrock.web.Typed;
 /** Straining and bottling: from what was typed to entries in the log. */
 @Service
 class StrainService {
-  private static final int MOST_BOTTLES = 26;
-
   private final BatchActs acts;
   private final Households households;
   private final Catalogues catalogues;
@@ -141,65 +135,10 @@ class StrainService {
    */
   @Transactional
   public Written bottle(BatchRecord batch, BottlingForm form) {
-    Household house = households.current();
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
-    Problems problems = new Problems();
-    Store.Place place =
-        problems.attempt("place", () -> Typed.named(Store.Place.class, form.place(), "place"));
-    Store.Glass glass =
-        problems.attempt("glass", () -> Typed.named(Store.Glass.class, form.glass(), "glass"));
-    Store.Antioxidant antioxidant =
-        problems.attempt(
-            "antioxidant",
-            () -> Typed.named(Store.Antioxidant.class, form.antioxidant(), "antioxidant"));
-    problems.require(
-        form.clean() != null,
-        "clean",
-        "Tick this once the bottles are clean and dry: a drop of water spoils the oil.");
-    List<BottleIn> bottles = new ArrayList<>();
-    for (int row = 0; row < MOST_BOTTLES; row++) {
-      String typed = form.amountAt(row);
-      if (typed.isEmpty()) {
-        continue;
-      }
-      double left = reckoning.unbottledMl() - bottles.stream().mapToDouble(BottleIn::ml).sum();
-      Double ml =
-          problems.attempt(
-              "bottles[" + row + "].amount",
-              () -> Amounts.ofOil(typed, left, house.kitchen(), reckoning.carriers()));
-      String size = form.sizeAt(row);
-      Double sizeMl =
-          size.isEmpty()
-              ? ml
-              : problems.attempt(
-                  "bottles[" + row + "].size",
-                  () ->
-                      VesselSize.ml(
-                          size, house.kitchen(), reckoning.carriers().densityAt(Carrier.ROOM_C)));
-      if (ml != null && sizeMl != null && place != null && glass != null && antioxidant != null) {
-        String letter = letter(batch.state().bottles().size() + bottles.size());
-        int at = row;
-        Store.Place stands =
-            form.placeAt(row).isEmpty()
-                ? place
-                : problems.attempt(
-                    "place", () -> Typed.named(Store.Place.class, form.placeAt(at), "place"));
-        Store.Glass in =
-            form.glassAt(row).isEmpty()
-                ? glass
-                : problems.attempt(
-                    "glass", () -> Typed.named(Store.Glass.class, form.glassAt(at), "glass"));
-        if (stands != null && in != null) {
-          bottles.add(
-              new BottleIn(letter, ml, sizeMl, stands, in, antioxidant, form.cold() != null));
-        }
-      }
-    }
-    problems.require(
-        !bottles.isEmpty() || !problems.none(),
-        "bottles[0].amount",
-        "Say what goes into the bottle, such as 100 ml.");
-    problems.refuseIfAny();
+    List<BottleIn> bottles =
+        new BottlingReader(households.current().kitchen(), reckoning)
+            .read(form, batch.state().bottles().size());
     return acts.append(
         batch.code(), new Bottled(bottles), null, null, Optional.ofNullable(form.key()).orElse(""));
   }
@@ -225,12 +164,5 @@ class StrainService {
                     c.lot(),
                     !dated.known()))
         .toList();
-  }
-
-  private static String letter(int index) {
-    if (index >= MOST_BOTTLES) {
-      throw new Refused("bottles[0].amount", "A batch has at most 26 bottles.");
-    }
-    return String.valueOf((char) ('A' + index));
   }
 }

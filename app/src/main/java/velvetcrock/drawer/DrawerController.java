@@ -122,11 +122,9 @@ class DrawerController {
   }
 
   @GetMapping("/drawer/lots/new")
-  String newLot(
-      @RequestParam(defaultValue = "HERB") Kind kind,
-      @RequestParam @Nullable String thing,
-      Model model) {
-    return lotForm(LotForm.empty(kind.name(), thing), null, FieldErrors.none(), model);
+  String newLot(@RequestParam(defaultValue = "HERB") Kind kind, LotForm typed, Model model) {
+    LotForm form = typed.origin() == null ? LotForm.empty(kind.name(), typed.thing()) : typed;
+    return lotForm(form, null, FieldErrors.none(), model);
   }
 
   @PostMapping("/drawer/lots")

@@ -6,7 +6,7 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.web.EnumWords;
 
 /** What is known of herbs and oils, in words. */
-final class CatalogueWords {
+public final class CatalogueWords {
   /** How a herb is best used. */
   public String best(Herb herb) {
     Drawing drawing = herb.handling().drawing();
@@ -31,6 +31,23 @@ final class CatalogueWords {
         + ". For "
         + nature.chosenFor()
         + ".";
+  }
+
+  /** How a herb likes to be infused, in one line. */
+  public String inOneLine(Herb herb) {
+    return herb.name() + ": " + best(herb) + ". " + herb.handling().why();
+  }
+
+  /** How an oil feels, what it suits and how long it keeps, in one line. */
+  public String inOneLine(Carrier oil) {
+    return oil.name()
+        + ": "
+        + EnumWords.capital(oil.nature().feel()).toLowerCase(java.util.Locale.ROOT)
+        + ", for "
+        + oil.nature().chosenFor()
+        + "; keeps "
+        + oil.keepsMonths()
+        + " months unopened";
   }
 
   /** What is to be said of eating it, after all else. */

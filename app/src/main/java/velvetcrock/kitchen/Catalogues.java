@@ -39,6 +39,8 @@ public class Catalogues {
   private static final int LONGEST_SOURCE = 200;
   private static final int REMEMBERED = 1000;
 
+  private static final String AS_IT_IS_LIKE = "as with ";
+
   private final Catalogue shipped;
   private final OwnThingRepository things;
   private final SpeedLessonRepository speeds;
@@ -151,7 +153,9 @@ public class Catalogues {
     String botanical = shortEnough(problems, "botanical", typed.botanical(), LONGEST_NAME);
     String source = shortEnough(problems, "source", typed.source(), LONGEST_SOURCE);
     problems.require(
-        !source.isEmpty(), "source", "Say where the figure comes from: “weighed”, a book.");
+        !source.isEmpty() || figures.isEmpty(),
+        "source",
+        "Say where the figure comes from: “weighed”, a book.");
     problems.require(
         !name.isEmpty() || !figures.isEmpty() || !botanical.isEmpty() || part != null,
         "name",
@@ -172,10 +176,15 @@ public class Catalogues {
                 botanical.isEmpty() ? null : botanical,
                 part,
                 figures,
-                source)
+                source.isEmpty() ? AS_IT_IS_LIKE + like.name() : source)
             .with(safety));
     changed(kind, key);
     return called;
+  }
+
+  /** The key under which a thing of one's own of a name is kept. */
+  static String keyOf(String name) {
+    return key(name.strip());
   }
 
   /**

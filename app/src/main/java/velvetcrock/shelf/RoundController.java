@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -32,6 +33,7 @@ import velvetcrock.web.Typed;
 @Controller
 class RoundController {
   private static final int MOST_MINUTES = 24 * 60;
+  private static final Pattern PAGES = Pattern.compile("/(?:[a-z]+(?:/[A-Za-z0-9-]+){0,3})?");
 
   private final RoundReader reader;
   private final RoundNotes notes;
@@ -63,6 +65,7 @@ class RoundController {
    * @param until until when it is put off
    * @param reason why it is skipped, or what a timer is for
    * @param minutes of a timer
+   * @param back the page that it was said on
    */
   record SaidForm(
       @Nullable String subject,
@@ -70,7 +73,13 @@ class RoundController {
       @Nullable String until,
       @Nullable String reason,
       @Nullable String minutes,
+      @Nullable String back,
       @Nullable String key) {
+    /** The page that it was said on, where that is one of the house; else the round. */
+    private String leadsTo() {
+      return PAGES.matcher(Typed.text(back)).matches() ? Typed.text(back) : "/round";
+    }
+
     /** What is spoken of: one thing, or each of those that are done in one go. */
     List<RoundNote.About> said() {
       return Arrays.stream(Typed.text(subject).split(","))
@@ -121,9 +130,9 @@ class RoundController {
   }
 
   @PostMapping("/round/{id}/take-back")
-  String takeBack(@PathVariable UUID id, RedirectAttributes flash) {
+  String takeBack(@PathVariable UUID id, SaidForm form) {
     notes.takeBack(id);
-    return "redirect:/round";
+    return "redirect:" + form.leadsTo();
   }
 
   /**
@@ -204,7 +213,7 @@ class RoundController {
           work.run();
           return notice;
         },
-        "/round",
+        form.leadsTo(),
         flash,
         response,
         errors -> page(errors, form, model));
@@ -239,6 +248,7 @@ class RoundController {
     model.addAttribute("form", form);
     model.addAttribute("fresh", UUID.randomUUID().toString());
     model.addAttribute("round", round(house));
+    model.addAttribute("walks", true);
     return "shelf/round";
   }
 }

@@ -270,10 +270,15 @@ record RoundView(
                             : "put off",
                         fmt.moment(n.until())))
             .toList(),
-        all.notes().stream()
-            .filter(n -> n.what() == RoundNote.Deferral.TIMER)
-            .map(n -> timer(n, fmt))
-            .toList());
+        timers(all.notes(), fmt));
+  }
+
+  /** The timers among what was noted. */
+  static List<Timer> timers(List<RoundNote> notes, Formats fmt) {
+    return notes.stream()
+        .filter(n -> n.what() == RoundNote.Deferral.TIMER)
+        .map(n -> timer(n, fmt))
+        .toList();
   }
 
   /** What is done at a stop takes, min: the way there is gone once. */

@@ -1,6 +1,7 @@
 package velvetcrock.shelf;
 
 import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,6 +43,7 @@ class ShelfController {
     List<Place> planks = places.all();
     List<BatchRecord> standing = batches.standing();
     model.addAttribute("shelf", ShelfView.of(planks, standing, catalogues.current(), fmt));
+    model.addAttribute("key", UUID.randomUUID().toString());
     model.addAttribute("round", reader.round(house, planks, standing, fmt));
     return "shelf/shelf";
   }

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.JarView;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Place;
 import velvetcrock.web.EnumWords;
@@ -16,8 +18,9 @@ import velvetcrock.web.Formats;
  * The planks with their jars, all to one scale.
  *
  * @param empty the planks on which nothing stands, in words; may be empty itself
+ * @param tended codes of the jars that infuse
  */
-record ShelfView(List<Plank> planks, String empty, int jars) {
+record ShelfView(List<Plank> planks, String empty, int jars, Set<String> tended) {
   private static final double PX_PER_MM = 0.95;
   private static final int MOST_READY = 4;
 
@@ -58,6 +61,11 @@ record ShelfView(List<Plank> planks, String empty, int jars) {
             .filter(p -> !bare && byPlace.get(p.id().toString()).isEmpty())
             .map(Place::name)
             .collect(Collectors.joining(", "));
-    return new ShelfView(planks, empty, standing.size());
+    Set<String> tended =
+        standing.stream()
+            .filter(b -> b.state().status() == BatchState.Status.INFUSING)
+            .map(BatchRecord::code)
+            .collect(Collectors.toSet());
+    return new ShelfView(planks, empty, standing.size(), tended);
   }
 }

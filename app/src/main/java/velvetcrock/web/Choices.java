@@ -2,7 +2,9 @@ package velvetcrock.web;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.batch.Ending;
@@ -19,7 +21,9 @@ import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Working;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Cut;
+import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
@@ -42,6 +46,8 @@ public class Choices {
    * @param words as it is read within a sentence
    */
   public record Choice(String value, String words) {}
+
+  private static final int MOST_USED = 6;
 
   private static final List<Method> WARMED =
       List.of(
@@ -284,5 +290,22 @@ public class Choices {
     return caution.level() == Caution.Level.STOP
         ? level(caution) + ". " + caution.text()
         : caution.text();
+  }
+
+  /**
+   * Of the herbs or oils of a list those that the household uses most, the most used first.
+   *
+   * @param used keys, the most used first
+   */
+  public List<Object> usedFirst(List<?> things, List<String> used) {
+    Map<String, Object> known = new HashMap<>();
+    for (Object thing : things) {
+      if (thing instanceof Herb herb) {
+        known.put(herb.key(), herb);
+      } else if (thing instanceof Carrier carrier) {
+        known.put(carrier.key(), carrier);
+      }
+    }
+    return used.stream().filter(known::containsKey).map(known::get).limit(MOST_USED).toList();
   }
 }

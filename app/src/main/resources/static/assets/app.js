@@ -3,7 +3,8 @@
   const typing = (target) =>
     target.closest("input, select, textarea, [contenteditable]") !== null;
 
-  const ticks = () => [...document.querySelectorAll("[data-tick]")];
+  const ticks = () =>
+    [...document.querySelectorAll("[data-tick]")].filter((tick) => tick.offsetParent !== null);
 
   const moveTick = (step) => {
     const all = ticks();
@@ -320,7 +321,66 @@
     return h > 0 ? `${h}:${two(m)} h` : `${m}:${two(seconds % 60)}`;
   };
 
+  // A tone calls; that it may is remembered, and a browser wants one tap or key of the day for it.
+  let audio = null;
+  const tone = {
+    on: localStorage.getItem("tone") === "on",
+    beep() {
+      if (!this.on || !audio) return;
+      [0, 0.25].forEach((wait, i) => {
+        const note = audio.createOscillator();
+        const volume = audio.createGain();
+        note.frequency.value = i === 0 ? 660 : 880;
+        volume.gain.setValueAtTime(0.25, audio.currentTime + wait);
+        volume.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + wait + 0.22);
+        note.connect(volume).connect(audio.destination);
+        note.start(audio.currentTime + wait);
+        note.stop(audio.currentTime + wait + 0.24);
+      });
+    },
+  };
+  window.velvetTone = tone;
+  const wake = () => {
+    if (!tone.on || !window.AudioContext) return;
+    audio ??= new AudioContext();
+    audio.resume();
+  };
+  const sayTone = () =>
+    document.querySelectorAll("[data-tone]").forEach((turn) => {
+      turn.hidden = !window.AudioContext;
+      turn.setAttribute("aria-pressed", tone.on);
+      turn.textContent = tone.on ? "Tone is on" : "Tone is off";
+    });
+  sayTone();
+  document.addEventListener("htmx:afterSettle", sayTone);
+  document.addEventListener("pointerdown", wake);
+  document.addEventListener("keydown", wake);
+  document.addEventListener("click", (event) => {
+    if (!event.target.closest("[data-tone]")) return;
+    tone.on = !tone.on;
+    localStorage.setItem("tone", tone.on ? "on" : "off");
+    wake();
+    tone.beep();
+    sayTone();
+    document.dispatchEvent(new Event("tone"));
+  });
+
+  // The screen stays on where somebody works by it.
+  const stayAwake = () => {
+    if (document.visibilityState === "visible" && document.querySelector("[data-walk], [data-awake], .page-clocks"))
+      navigator.wakeLock?.request("screen").catch(() => {});
+  };
+  stayAwake();
+  document.addEventListener("visibilitychange", stayAwake);
+
+  // Whatever leads back leads to this page.
+  const sayHere = () =>
+    document.querySelectorAll("[data-here]").forEach((field) => (field.value = location.pathname));
+  sayHere();
+  document.addEventListener("htmx:afterSettle", sayHere);
+
   const call = (what) => {
+    tone.beep();
     const said = document.querySelector("[data-due-said]");
     if (said) said.textContent = `Due now: ${what}`;
     document.title = `▲ ${what} · Velvet Crock`;
@@ -332,7 +392,13 @@
   const count = () => {
     document.querySelectorAll("[data-seconds]").forEach((clock) => {
       const whole = Number(clock.dataset.seconds);
-      if (whole <= 0) return;
+      if (whole <= 0) {
+        if (clock.dataset.what && clock.dataset.rung === undefined) {
+          clock.dataset.rung = "";
+          call(clock.dataset.what);
+        }
+        return;
+      }
       if (!clockStart.has(clock)) clockStart.set(clock, Date.now());
       const left = Math.round(whole - (Date.now() - clockStart.get(clock)) / 1000);
       if (left > 0) {
@@ -361,17 +427,8 @@
   });
   document.addEventListener("htmx:afterSettle", compare);
 
-  // At the products: a timer for a step, and drops counted by a tap of whatever part of the hand is clean.
+  // At the products: drops counted by a tap of whatever part of the hand is clean.
   document.addEventListener("click", (event) => {
-    const timer = event.target.closest("[data-start-timer]");
-    if (timer) {
-      const clock = document.createElement("span");
-      clock.className = "timer";
-      clock.dataset.seconds = timer.dataset.for;
-      clock.dataset.what = timer.getAttribute("aria-label").replace(/^Start a timer: /, "");
-      clock.textContent = shown(Number(timer.dataset.for));
-      timer.replaceWith(clock);
-    }
     const drop = event.target.closest("[data-drop]");
     if (drop) {
       const counter = drop.closest("fieldset").querySelector("[data-drop-count]");

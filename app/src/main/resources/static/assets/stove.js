@@ -283,48 +283,23 @@
     };
 
     // A tone every few seconds while a pot wants somebody; browsers want one press for it.
-    let audio = null;
-    let toneOn = false;
     let ringing = 0;
-    const tone = stove.querySelector("[data-tone]");
-    const beep = () => {
-      [0, 0.25].forEach((wait, i) => {
-        const note = audio.createOscillator();
-        const volume = audio.createGain();
-        note.frequency.value = i === 0 ? 660 : 880;
-        volume.gain.setValueAtTime(0.25, audio.currentTime + wait);
-        volume.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + wait + 0.22);
-        note.connect(volume).connect(audio.destination);
-        note.start(audio.currentTime + wait);
-        note.stop(audio.currentTime + wait + 0.24);
-      });
-    };
+    const beep = () => window.velvetTone.beep();
     const sound = () => {
       const alarm = [...pots.values()].some((p) => p.alarm);
       document.documentElement.classList.toggle("alarmed", alarm);
       document.title = document.title.replace(/^● /, "");
       if (alarm) document.title = `● ${document.title}`;
-      if (alarm && toneOn && !ringing) {
+      if (alarm && window.velvetTone.on && !ringing) {
         beep();
         ringing = setInterval(beep, 4000);
       }
-      if ((!alarm || !toneOn) && ringing) {
+      if ((!alarm || !window.velvetTone.on) && ringing) {
         clearInterval(ringing);
         ringing = 0;
       }
     };
-    if (tone && window.AudioContext) {
-      tone.hidden = false;
-      tone.addEventListener("click", () => {
-        audio ??= new AudioContext();
-        audio.resume();
-        toneOn = !toneOn;
-        tone.setAttribute("aria-pressed", toneOn);
-        tone.textContent = toneOn ? "Tone is on" : "Tone is off";
-        if (toneOn && ![...pots.values()].some((p) => p.alarm)) beep();
-        sound();
-      });
-    }
+    document.addEventListener("tone", sound);
 
     const countdowns = () => {
       for (const place of stove.querySelectorAll("[data-countdown]")) {
