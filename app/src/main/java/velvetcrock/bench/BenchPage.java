@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -15,6 +16,7 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.journal.Search;
+import velvetcrock.kitchen.CatalogueWords;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -96,6 +98,16 @@ class BenchPage {
     return "bench/bench";
   }
 
+  /** How the herbs like to be infused, and what the oils are like, one line each. */
+  private static List<String> about(Reckoned plan) {
+    CatalogueWords words = new CatalogueWords();
+    return Stream.concat(
+            plan.wish().herbs().stream().map(h -> words.inOneLine(h.portion().herb())),
+            plan.wish().oils().stream().map(o -> words.inOneLine(o.carrier())))
+        .distinct()
+        .toList();
+  }
+
   /** What was noted of the first herb when batches and trials of it were looked back on. */
   private List<JournalLine> noted(Reckoned plan) {
     String herb = plan.wish().herbs().get(0).portion().herb().key();
@@ -146,6 +158,7 @@ class BenchPage {
       model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), chargedOn, fmt));
       model.addAttribute("errors", errors);
       model.addAttribute("lacking", lacking(plan, fmt));
+      model.addAttribute("about", about(plan));
       return plan;
     } catch (Refused refused) {
       model.addAttribute("view", null);

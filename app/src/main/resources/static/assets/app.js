@@ -373,6 +373,27 @@
   stayAwake();
   document.addEventListener("visibilitychange", stayAwake);
 
+  // What is not in a list is asked for on a page of its own, and leads back with all that was typed.
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("[data-not-here]");
+    if (!link) return;
+    const form = link.closest("form");
+    const typed = new URLSearchParams(
+      [...new FormData(form)].filter(([name, value]) => typeof value === "string" && name !== "_csrf"),
+    );
+    const to = new URL(link.href);
+    to.searchParams.set("back", `${link.dataset.back ?? location.pathname}?${typed}`);
+    link.href = to.href;
+  });
+
+  // One sheet at a time; a tap beside it folds it.
+  document.addEventListener("click", (event) => {
+    const mine = event.target.closest("[data-quick]");
+    document.querySelectorAll("[data-quick][open]").forEach((sheet) => {
+      if (sheet !== mine) sheet.open = false;
+    });
+  });
+
   // Whatever leads back leads to this page.
   const sayHere = () =>
     document.querySelectorAll("[data-here]").forEach((field) => (field.value = location.pathname));
