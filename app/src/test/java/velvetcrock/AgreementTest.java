@@ -46,7 +46,7 @@ class AgreementTest extends AppTest {
       Pattern.compile(
           "([\\d.]+)(?:–([\\d.]+))? (min|h|days?|weeks?)(?:(?:–| to )([\\d.]+) (h|days?|weeks?))?");
 
-  private static final Pattern PULL = Pattern.compile("Pull [a-z ]+, about (\\d+) %");
+  private static final Pattern PULL = Pattern.compile("Extracted:? [a-z ]+, about (\\d+) %");
   private static final Pattern GAINED = Pattern.compile("about (\\d+) %");
 
   @Autowired Catalogues catalogues;
@@ -155,7 +155,7 @@ class AgreementTest extends AppTest {
       // The bench takes grams to a hundredth.
       check(way, Math.abs(told / promised - 1) < 0.006, "%s %s, %s", name, promised, told);
     }
-    String served = fact(plan, "Pull");
+    String served = fact(plan, "Extracted");
     double days = hours(served.substring(served.indexOf("for ") + 4)).get(0) / 24;
     String heat = fact(bench, "On the heat");
     if (heat.isEmpty()) {

@@ -55,13 +55,24 @@ abstract class BrowserPages extends AppTest {
   }
 
   Page page(int width, ColorScheme scheme) {
-    BrowserContext context =
-        browser.newContext(
-            new Browser.NewContextOptions()
-                .setViewportSize(width, 800)
-                .setColorScheme(scheme)
-                .setLocale("en-US")
-                .setBaseURL("http://localhost:" + port));
+    return page(options(width, scheme));
+  }
+
+  /** A phone, which is touched. */
+  Page phone() {
+    return page(options(360, ColorScheme.LIGHT).setHasTouch(true).setIsMobile(true));
+  }
+
+  private Browser.NewContextOptions options(int width, ColorScheme scheme) {
+    return new Browser.NewContextOptions()
+        .setViewportSize(width, 800)
+        .setColorScheme(scheme)
+        .setLocale("en-US")
+        .setBaseURL("http://localhost:" + port);
+  }
+
+  private Page page(Browser.NewContextOptions options) {
+    BrowserContext context = browser.newContext(options);
     Page page = context.newPage();
     page.setDefaultTimeout(10_000);
     page.onConsoleMessage(

@@ -39,7 +39,7 @@ class CellarBrowserTest extends BrowserPages {
   void aPictureIsTappedOnAPhoneAndItsColourStandsInTheStrip() throws IOException {
     Page page = page(360, ColorScheme.LIGHT);
     enterDemo(page);
-    page.locator("a.spot").first().click();
+    page.locator("a.stand").first().click();
     arrived(page, "/batches/[A-Z0-9]+$");
     String batch = page.url();
     page.navigate(batch + "/colour");
@@ -112,7 +112,7 @@ class CellarBrowserTest extends BrowserPages {
     press(page, "Judged");
     assertThat(page.locator(".trial")).containsText("4 of 5, judged once");
     page.locator("#conclusion").fill("No difference yet.");
-    press(page, "Conclude it");
+    page.waitForNavigation(() -> press(page, "Conclude it"));
     assertThat(page.locator("main")).containsText("What it showed");
     page.navigate("/journal?words=difference");
     assertThat(page.locator("main")).containsText("No difference yet.");

@@ -45,8 +45,8 @@ class HeatBenchTest extends AppTest {
         .andExpect(content().string(containsString(band)))
         .andExpect(content().string(containsString(time)))
         .andExpect(content().string(containsString(school)))
-        .andExpect(content().string(containsString("Keeping it spends")))
-        .andExpect(content().string(containsString("spends")));
+        .andExpect(content().string(containsString("Shelf life it uses")))
+        .andExpect(content().string(containsString("uses")));
   }
 
   @Test
@@ -58,7 +58,7 @@ class HeatBenchTest extends AppTest {
         .contains("Simmered")
         .contains("Low oven")
         .containsPattern(
-            "Pull [a-z ]+, about \\d+ % \\(\\d+–\\d+ %\\)(, cannot be told apart from this)?; spends"
+            "Extracted: [a-z ]+, about \\d+ % \\(\\d+–\\d+ %\\)(, cannot be told apart from this)?; uses"
                 + " [\\d.]+ days");
   }
 

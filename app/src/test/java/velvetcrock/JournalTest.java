@@ -176,7 +176,7 @@ class JournalTest extends BottleHouse {
         .andExpect(content().string(containsString("/batches/" + code)))
         .andExpect(content().string(containsString("Went well: “Clear and green")))
         .andExpect(content().string(containsString("Next time: “Cut it finer”")))
-        .andExpect(content().string(containsString("Oil that its marc keeps")))
+        .andExpect(content().string(containsString("Oil that its spent herb (marc) keeps")))
         .andExpect(content().string(containsString("by one batch of yours")));
     visit(keeper, "/bench")
         .andExpect(content().string(containsString("Next time: “Cut it finer”")));

@@ -160,7 +160,7 @@ class LearningTest extends AppTest {
         "sediment");
     visit(keeper, "/batches/" + code)
         .andExpect(content().string(containsString("nothing was lost")))
-        .andExpect(content().string(containsString("Marc weighed: 85 g")))
+        .andExpect(content().string(containsString("Spent herb weighed: 85 g")))
         .andExpect(content().string(containsString("Decanted: sediment left, 8 g")));
     send(keeper, "/batches/" + code + "/log", "kind", "decanted", "what", "SOUP", "key", "x")
         .andExpect(

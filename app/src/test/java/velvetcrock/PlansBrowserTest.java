@@ -41,7 +41,7 @@ class PlansBrowserTest extends BrowserPages {
     press(page, "Plan it so");
     arrived(page, "/plans/[A-Z0-9]+$");
     String code = page.url().replaceAll(".*/", "");
-    assertThat(page.locator("main")).containsText("Put by for it");
+    assertThat(page.locator("main")).containsText("Reserved for it");
     accessible(page);
     page.getByText("Charge it at the bench").click();
     assertThat(page.locator(".notice").first()).containsText(code);

@@ -250,8 +250,8 @@ class PlansTest extends AppTest {
             .used();
     assertThat(used).isEqualTo(1);
     assertThat(looked(today().plusDays(60), "things[0].count", "40")).contains("the drawer lacks");
-    assertThat(text(visit(keeper, "/drawer/of/HERB/yarrow"))).contains("g put by");
-    assertThat(text(visit(keeper, "/bench"))).contains("g put by");
+    assertThat(text(visit(keeper, "/drawer/of/HERB/yarrow"))).contains("g reserved");
+    assertThat(text(visit(keeper, "/bench"))).contains("g reserved");
     assertThat(text(visit(keeper, "/journal"))).contains("Planned: 6 tins of 30 ml salve");
   }
 
@@ -375,8 +375,8 @@ class PlansTest extends AppTest {
                 .andExpect(status().isOk()));
 
     assertThat(page)
-        .contains("Pull ")
-        .contains("Keeping left against pull")
+        .contains("Extracted: ")
+        .contains("Shelf life left against what is extracted")
         .contains("Yarrow, cut, 1 : 13 in olive, 20 °C for 5 weeks");
     assertThat(text(visit(keeper, "/plans/what-if?carrier=coconut&celsius=20")))
         .contains("The oil is solid");

@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -196,7 +197,6 @@ class ProductWorkTest extends ProductHouse {
         "added|parts[0].amount||Say what was added",
         "poured|groups[0].size||Say what it is poured into",
         "poured|groups[0].size|a thimble|a thimble",
-        "poured|groups[0].size|2 l|not enough left",
         "went|tin|Z9|Choose one of the list",
         "reacted|what||Say what was seen",
         "remarked|text||Between 1 and 4000 letters",
@@ -225,5 +225,109 @@ class ProductWorkTest extends ProductHouse {
     assertThat(page("/round")).doesNotContain("Test it and pour it");
     assertThat(visit(keeper, "/calendar/all").andReturn().getResponse().getContentAsString())
         .contains("Use by today: " + product.code());
+  }
+
+  /** What the sentence said of tins is there when it is poured. */
+  @Test
+  void sizesAndCountsComeFromTheSentenceToThePouring() throws Exception {
+    String code = bottled(40);
+    String[] typed = salve(code, "100 ml", "17.4 g");
+    List<String> fields = new ArrayList<>(List.of(typed));
+    fields.addAll(List.of("count", "3", "size", "25 ml"));
+    ProductRecord product = begun(fields.toArray(String[]::new));
+
+    assertThat(
+            visit(keeper, "/products/" + product.code())
+                .andReturn()
+                .getResponse()
+                .getContentAsString())
+        .containsPattern("(?s)name=\"groups\\[0\\].size\"[^>]*value=\"25 ml\"")
+        .containsPattern("(?s)name=\"groups\\[0\\].count\"[^>]*value=\"3\"");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"''", "1"})
+  void allOfItGoesIntoOneJarThatIsLarger(String count) throws Exception {
+    String code = bottled(40);
+    ProductRecord product = begun(salve(code, "100 ml", "17.4 g"));
+    pour(product, "1 l", "BODY", "groups[0].count", count);
+
+    ProductState state = again(product).state();
+    assertThat(state.filling().tins()).hasSize(1);
+    assertThat(state.pouredMl()).isBetween(100.0, 125.0);
+  }
+
+  @Test
+  void whatIsLackingIsSaidInTheHousesMeasureAndNothingIsLost() throws Exception {
+    String code = bottled(40);
+    ProductRecord product = begun(salve(code, "100 ml", "17.4 g"));
+    String answer =
+        send(
+                keeper,
+                "/products/" + product.code() + "/log",
+                fresh(
+                    "kind",
+                    "poured",
+                    "groups[0].size",
+                    "30 ml",
+                    "groups[0].count",
+                    "5",
+                    "groups[0].where",
+                    "BODY",
+                    "left",
+                    "KEPT"))
+            .andExpect(status().isUnprocessableContent())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(answer)
+        .containsPattern("5 of 30 ml need \\d+(\\.\\d)? ml more than the 1\\d\\d ml that there are")
+        .containsPattern("(?s)value=\"KEPT\" checked");
+  }
+
+  /** Two tins now, the rest scraped together into one later. */
+  @Test
+  void itIsPouredInSeveralGoes() throws Exception {
+    String code = bottled(40);
+    ProductRecord product = begun(salve(code, "100 ml", "17.4 g"));
+    pour(product, "30 ml", "BODY", "groups[0].count", "2", "left", "KEPT");
+
+    assertThat(again(product).state().filling().kept()).isTrue();
+    assertThat(page("/products/" + product.code())).contains("left in the pan");
+    note(product, "kind", "poured", "groups[0].size", "100 ml", "groups[0].where", "FACE");
+    ProductState state = again(product).state();
+    assertThat(state.filling().tins()).extracting(t -> t.name()).containsExactly("A1", "A2", "B1");
+    assertThat(state.filling().kept()).isFalse();
+    assertThat(state.pouredMl()).isBetween(100.0, 125.0);
+    assertThat(page("/products/" + product.code())).doesNotContain("left in the pan");
+    send(
+            keeper,
+            "/products/" + product.code() + "/log",
+            fresh("kind", "poured", "groups[0].size", "5 ml", "groups[0].where", "BODY"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("poured already")));
+  }
+
+  @Test
+  void aNameThatClaimsToHealIsQuestionedAndAKindThatCannotBeSaysWhatCan() throws Exception {
+    String code = bottled(40);
+    String sentence = "making=SALVE&parts[0].thing=bottle:" + code + "-A&parts[0].amount=60ml";
+    assertThat(page("/products/new?name=Eczema%20cure&" + sentence))
+        .contains("may count as a medical claim");
+    assertThat(page("/products/new?name=Harbour%20salve&" + sentence))
+        .doesNotContain("may count as a medical claim");
+    assertThat(page("/products/new?" + sentence.replace("SALVE", "COMPRESS_PADS")))
+        .contains("With what is in it, it can be");
+  }
+
+  @Test
+  void aPoulticeCannotOutweighItsSpentHerb() throws Exception {
+    String code = bottled(40);
+    send(
+            keeper,
+            "/products",
+            fresh(
+                "making", "POULTICE", "parts[0].thing", "marc:" + code, "parts[0].amount", "900 g"))
+        .andExpect(status().isUnprocessableContent());
   }
 }

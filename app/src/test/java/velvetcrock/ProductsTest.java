@@ -280,7 +280,7 @@ class ProductsTest extends ProductHouse {
                 "30 ml"));
     String page = page("/products/" + product.code());
 
-    assertThat(page).contains("Drawn for").contains("What is in it, and where from");
+    assertThat(page).contains("Infused for").contains("What is in it, and where from");
     assertThat(page)
         .contains(
             switch (what) {
@@ -341,7 +341,7 @@ class ProductsTest extends ProductHouse {
                 "making", "POULTICE", "parts[0].thing", "marc:" + code, "parts[0].amount", "60 g"));
 
     assertThat(page("/products/" + product.code()))
-        .contains("Marc of yarrow")
+        .contains("Spent herb of yarrow")
         .contains("Lay it on unbroken skin")
         .contains("throw it out after");
     assertThat(bottle(code, "A").bottle().leftMl()).isEqualTo(150);

@@ -64,7 +64,7 @@ class SpeedLearnedTest extends BottleHouse {
             content()
                 .string(
                     containsString(
-                        "the colours of 2 jars of yours, of the 3 jars or trials that it takes to move the pull")));
+                        "the colours of 2 jars of yours, of the 3 jars or trials that it takes to move what is said to be extracted")));
 
     String third = fastJar();
     assertThat(speed().moves()).isTrue();

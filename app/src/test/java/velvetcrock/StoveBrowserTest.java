@@ -154,7 +154,8 @@ class StoveBrowserTest extends BrowserPages {
       page.getByLabel("Knob at").fill("warm");
       press(page, "It is on");
       press(page, "Bath-warm");
-      assertThat(page.locator("[data-f=source]")).containsText("Assumed from knob and hand");
+      assertThat(page.locator("[data-f=source]"))
+          .containsText("Estimated from the dial and by hand");
       page.getByLabel("The oil has").fill("41 C");
       press(page, "Note it");
       assertThat(page.locator("[data-f=temperature]")).hasText("41.0");

@@ -106,7 +106,9 @@ class StoveTest extends AppTest {
   void withoutAThermometerTheCourseIsAssumedAndSaysSo() throws Exception {
     putOn("SLOW_COOKER", "warm", 300);
     visit(keeper, "/stove/now")
-        .andExpect(jsonPath("$[0].source", containsString("Assumed from knob and hand, ±\u00a08")))
+        .andExpect(
+            jsonPath(
+                "$[0].source", containsString("Estimated from the dial and by hand, ±\u00a08")))
         .andExpect(jsonPath("$[0].alarm").value(false))
         .andExpect(jsonPath("$[0].moodWords").value("likely too hot"));
     visit(keeper, "/stove/" + code + "/trace")

@@ -215,7 +215,7 @@ class WaysInBenchTest extends AppTest {
         .contains("12–24 h")
         .contains("Without spirit")
         .contains("Spirit vapour catches fire")
-        .contains("Keeping spent");
+        .contains("Shelf life used");
 
     BatchRecord batch = charged("read", "spirit-fire");
     assertThat(batch.state().status()).isEqualTo(Status.RESTING);

@@ -88,7 +88,7 @@ class WaysInBrowserTest extends BrowserPages {
       assertThat(page.locator("#result")).containsText("Has to lose");
       fitsTheScreen(page);
       tap(page, "Heat it gently");
-      assertThat(page.getByLabel("Way of drawing")).hasValue("WARM");
+      assertThat(page.getByLabel("Way of infusing")).hasValue("WARM");
       page.getByLabel("The vessel is clean").check();
       press(page, "Charge the jar");
       assertThat(page.locator("#wrong-read")).isVisible();
@@ -115,7 +115,7 @@ class WaysInBrowserTest extends BrowserPages {
       enterDemo(page);
       page.navigate("/bench");
       say(page, "Herb", "bog-myrtle");
-      say(page, "Way of drawing", "SPIRIT");
+      say(page, "Way of infusing", "SPIRIT");
       tap(page, "Grind it first");
       assertThat(page.getByLabel("Cut", new Page.GetByLabelOptions().setExact(true)))
           .hasValue("GROUND");
@@ -159,7 +159,7 @@ class WaysInBrowserTest extends BrowserPages {
       press(page, "Charge the jar");
       charged(page);
 
-      page.getByText("Again, but…").click();
+      page.getByText("Repeat with a change").click();
       assertThat(page.locator("main")).containsText("Nothing is changed yet");
       say(page, "Poured or blended", "");
       press(page, "Leave out oil 2");

@@ -38,7 +38,7 @@ record Difference(
         fmt.ml(kept)
             + " stayed behind: "
             + fmt.ml(yield.keptByMarcMl())
-            + " in the marc and "
+            + " in the spent herb (marc) and "
             + fmt.ml(yield.filmMl())
             + " on vessels were reckoned with",
         verdict(out, predicted, fmt),
@@ -58,12 +58,12 @@ record Difference(
 
   private static String why(double out, Range predicted) {
     if (out < predicted.low()) {
-      return "Likely: the marc was not squeezed as hard as said, oil stayed in cloth and filter, or less went in than was"
-          + " logged. Squeeze or hang it once more before the marc is thrown out.";
+      return "Likely: the spent herb was not squeezed as hard as said, oil stayed in cloth and filter, or less went in than was"
+          + " logged. Squeeze or hang it once more before the herb is thrown out.";
     }
     return out > predicted.high()
         ? "Likely: it was squeezed harder than said, a top-up was not logged, or fine herb came through with the oil. Let it"
             + " settle overnight and decant."
-        : "Marc and film kept about what they usually do.";
+        : "Spent herb and film kept about what they usually do.";
   }
 }

@@ -223,7 +223,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told marcWeighed(MarcWeighed event) {
-    return new Told("Marc weighed: " + fmt.g(event.massG()));
+    return new Told("Spent herb weighed: " + fmt.g(event.massG()));
   }
 
   @Override
@@ -289,7 +289,7 @@ final class EntryWords implements BatchEvent.Visitor<Told> {
 
   @Override
   public Told bottleChecked(BottleChecked event) {
-    return new Told("Bottle " + event.bottle() + " smelled at: " + event.words());
+    return new Told("Bottle " + event.bottle() + " smelled: " + event.words());
   }
 
   @Override

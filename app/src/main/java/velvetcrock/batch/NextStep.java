@@ -123,7 +123,7 @@ final class NextStep {
                   fmt.ml(unbottledMl) + " is in no bottle yet.",
                   page + "/bottle",
                   null)
-              : new Next("Look at its bottles", "", "/cellar", null);
+              : new Next("See its bottles", "", "/cellar", null);
       case FINISHED -> new Next("All used", "", "/cellar", null);
       case THROWN_OUT -> new Next("Thrown out", "", null, null);
     };

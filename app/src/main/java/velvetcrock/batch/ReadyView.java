@@ -69,7 +69,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
       lines.add(
           new Line(mark(sign.says()), says(sign.says()), name(sign.aspect()), words(sign, known)));
     }
-    lines.add(new Line("○", "told, not counted", "Pull", pull(known)));
+    lines.add(new Line("○", "told, not counted", "Extracted", pull(known)));
     return switch (ready.verdict()) {
       case WAIT -> new ReadyView("Not yet: wait", "resting", lines);
       case READY -> new ReadyView("Ready to strain", "ready", lines);
@@ -182,7 +182,7 @@ record ReadyView(String lead, String mood, List<Line> why) {
 
   private static String smell(Observations seen) {
     return seen.scent() == null
-        ? "nobody has smelled at it yet"
+        ? "nobody has smelled it yet"
         : switch (Objects.requireNonNull(seen.scent())) {
           case NONE -> "no scent of the herb yet";
           case FAINT -> "a faint scent of the herb";

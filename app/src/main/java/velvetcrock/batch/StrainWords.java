@@ -35,7 +35,7 @@ final class StrainWords {
           "Sieve and cloth over a bowl. The herb is crisp: little oil comes out of it, so press gently and do not"
               + " crush it into the oil.";
       case SQUEEZE -> "Sieve and cloth over a bowl; let it hang and drip, then squeeze.";
-      case SECOND_PASS -> "Loosen the marc and squeeze it a second time.";
+      case SECOND_PASS -> "Loosen the spent herb (marc) and squeeze it a second time.";
       case FINE_FILTER ->
           "Then through a fine filter: ground herb comes through a cloth. It takes hours.";
       case SETTLE -> "Let it stand covered overnight and pour it off what has settled.";

@@ -316,7 +316,7 @@ final class BenchPanels {
             "usually " + fmt.time(goal.usualHours())));
     facts.add(
         new Fact(
-            "Keeping it spends",
+            "Shelf life it uses",
             spent(usualC, goal.usualHours()),
             "if it ran to "
                 + fmt.degrees(goal.band().highC())
@@ -346,7 +346,7 @@ final class BenchPanels {
     return new Fact(
         "On low it is often",
         fmt.degrees(celsius),
-        "which spends " + spent(celsius, goal.usualHours()));
+        "which uses " + spent(celsius, goal.usualHours()));
   }
 
   /** The sunny window: its day, its weeks, and what light and warmth cost. */
@@ -369,7 +369,7 @@ final class BenchPanels {
                 fmt.hours(new Range(Method.SOLAR.earliestHours(), Method.SOLAR.latestHours())),
                 "usually " + fmt.hours(usualHours)),
             new Fact(
-                "Keeping it spends",
+                "Shelf life it uses",
                 days(ageingHours / HOURS_PER_DAY * Light.WINDOW.factor()),
                 "in the dark at 20 °C: " + days(usualHours / HOURS_PER_DAY))),
         List.of(),
@@ -396,12 +396,12 @@ final class BenchPanels {
             + (way.method() == Method.TWO_STAGE
                 ? "then " + fmt.hours(way.hours())
                 : fmt.hours(new Range(way.method().earliestHours(), way.method().latestHours()))),
-        "Pull "
+        "Extracted: "
             + fmt.pull(way.drawn())
             + (chosen().map(c -> c.drawn().toldApartFrom(way.drawn())).orElse(true)
                 ? ""
                 : ", cannot be told apart from this")
-            + "; spends "
+            + "; uses "
             + fmt.number(days, days < 10 ? 1 : 0)
             + " days",
         "method=" + way.method().name());

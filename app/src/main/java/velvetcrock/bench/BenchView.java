@@ -225,11 +225,11 @@ record BenchView(
   private static Versus versus(Comparison compared, Formats fmt) {
     List<velvetcrock.core.outlook.Way> ways = compared.ways();
     List<Versus.Row> rows = new ArrayList<>();
-    rows.add(row("Pull, an estimate", ways, w -> fmt.pull(w.drawn())));
+    rows.add(row("Extracted, an estimate", ways, w -> fmt.pull(w.drawn())));
     rows.add(row("Ready after", ways, w -> fmt.days(Math.round(w.hours() / 24))));
-    rows.add(row("Keeping spent", ways, w -> fmt.days(Math.round(w.keepingSpentDays()))));
-    rows.add(row("Keeping, cool and dark", ways, w -> PromiseWords.keepsTo(w.keeps(), fmt)));
-    rows.add(row("Work", ways, w -> w.handsOnMinutes() + " min, " + w.checks() + " looks"));
+    rows.add(row("Shelf life used", ways, w -> fmt.days(Math.round(w.keepingSpentDays()))));
+    rows.add(row("Keeps, cool and dark", ways, w -> PromiseWords.keepsTo(w.keeps(), fmt)));
+    rows.add(row("Work", ways, w -> w.handsOnMinutes() + " min, " + w.checks() + " checks"));
     return new Versus(List.of("Without spirit", "With spirit"), rows);
   }
 

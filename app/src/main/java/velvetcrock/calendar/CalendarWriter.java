@@ -175,7 +175,7 @@ final class CalendarWriter {
     VAlarm alarm = new VAlarm();
     alarm.add(new Trigger(fromStart, before.isZero() ? Duration.ZERO : before));
     alarm.add(ImmutableAction.DISPLAY);
-    alarm.add(new Description(before.isZero() ? h.title() : "Smell at it. " + h.title()));
+    alarm.add(new Description(before.isZero() ? h.title() : "Smell it. " + h.title()));
     return alarm;
   }
 

@@ -137,7 +137,7 @@ class BottleController {
           String done =
               switch (Typed.text(form.kind())) {
                 case "opened" -> "Opened.";
-                case "checked" -> "Smelled at.";
+                case "checked" -> "Smelled.";
                 default -> "Noted how it stands now.";
               };
           tell(written, "That", done, flash);

@@ -176,7 +176,7 @@ record BottleView(
     }
     LocalDate filled = fmt.date(known.record().bottle().filledAt());
     LocalDate day = Care.smelledFrom(known.record().bestBefore(), known.smellFrom(), filled);
-    String from = "Smell at it from " + fmt.date(day) + ", every second week.";
+    String from = "Smell it from " + fmt.date(day) + ", every second week.";
     return known.own() == null
         ? from
         : from + " Of yours in this oil and place, " + CellarView.taught(known.own(), fmt) + ".";
@@ -187,7 +187,7 @@ record BottleView(
     if (check == null) {
       return "";
     }
-    return "Last smelled at " + fmt.date(fmt.date(check.at())) + ": " + check.found().words();
+    return "Last smelled " + fmt.date(fmt.date(check.at())) + ": " + check.found().words();
   }
 
   private static List<LegBar> legs(Keeping keeping, Formats fmt) {
@@ -204,7 +204,7 @@ record BottleView(
                 fmt.count(Math.round(leg.days()), "day", "days")
                     + " at "
                     + fmt.number(leg.rate(), leg.rate() < 10 ? 1 : 0)
-                    + (Math.round(leg.days()) == 1 ? " a day spends " : " a day spend ")
+                    + (Math.round(leg.days()) == 1 ? " a day uses " : " a day use ")
                     + fmt.number(leg.spentDays(), 0),
                 Math.round(from * 10) / 10.0,
                 Math.round(percent * 10) / 10.0,

@@ -117,7 +117,7 @@ public final class LotWords {
 
   /** What of it is put by for plans, after a comma; empty for nothing. */
   public String putBy(Lot lot, @Nullable Double promised) {
-    return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " put by";
+    return promised == null ? "" : ", " + amount(lot.details().kind(), promised) + " reserved";
   }
 
   /** What happens to a lot of one kind, told; with where it came from, if that is known. */

@@ -82,7 +82,7 @@ record StockAheadView(
             ? "not used in the past year"
             : "about " + about(kind, ahead.perMonth(), words) + " a month");
     if (ahead.promised() > 0) {
-      facts.add(about(kind, ahead.promised(), words) + " put by for plans");
+      facts.add(about(kind, ahead.promised(), words) + " reserved for plans");
     }
     LocalDate spoils = ahead.goesOverOn();
     if (out != null && !out.equals(spoils)) {
@@ -91,7 +91,7 @@ record StockAheadView(
     if (spoils != null) {
       facts.add(
           about(kind, ahead.goesOver(), words)
-              + (pastDate(ahead, fmt) ? " is past its date" : " goes over " + fmt.date(spoils)));
+              + (pastDate(ahead, fmt) ? " is past its date" : " will expire " + fmt.date(spoils)));
     }
     return new Lane(
         named.name(),

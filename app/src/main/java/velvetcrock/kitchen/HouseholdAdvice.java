@@ -1,5 +1,6 @@
 package velvetcrock.kitchen;
 
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -8,6 +9,7 @@ import velvetcrock.web.Choices;
 import velvetcrock.web.CurrentHousehold;
 
 /** Gives every page its household, its formats, and what there is to choose. */
+@Order(1)
 @ControllerAdvice(annotations = Controller.class)
 class HouseholdAdvice {
   private final Households households;

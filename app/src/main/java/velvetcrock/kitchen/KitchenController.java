@@ -111,7 +111,7 @@ class KitchenController {
                 Typed.text(form.place().placeName()),
                 light(form.place().light()),
                 celsius(form.place().celsius())),
-        "A new plank is up.",
+        "The shelf is there.",
         form,
         model,
         flash,

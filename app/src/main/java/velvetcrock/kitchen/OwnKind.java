@@ -55,7 +55,7 @@ public enum OwnKind {
   /** What becomes of what is left empty, for people. */
   public String hint() {
     return switch (this) {
-      case HERB -> "It takes its colours and how it is drawn, never its dangers.";
+      case HERB -> "It takes its colours and how it is infused, never its dangers.";
       case ESSENTIAL_OIL ->
           "It takes its ceilings where you leave them empty, never its dangers. Go by the sheet that"
               + " came with the bottle.";

@@ -157,7 +157,10 @@ record SureView(String name, String source, String worth, List<String> works, Li
       case WEIGHT_OF_100_ML ->
           "100 ml weigh " + fmt.number(m.at(), 1) + " g, " + numbers(m.moves(), 1, fmt);
       case PULL ->
-          "three weeks in the dark pull " + fmt.percent(m.at()) + ", " + percents(m.moves(), fmt);
+          "three weeks in the dark extract "
+              + fmt.percent(m.at())
+              + ", "
+              + percents(m.moves(), fmt);
       case DAYS_IT_KEEPS ->
           "a cold infusion of a new bottle keeps " + fmt.days(Math.round(m.at())) + ends(m, fmt);
       case WAX_FOR_100_G ->

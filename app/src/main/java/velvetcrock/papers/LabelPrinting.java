@@ -67,11 +67,7 @@ final class LabelPrinting {
    */
   static void question(List<String> questioned, LabelForm form) {
     if (!questioned.isEmpty() && form.sure() == null) {
-      throw new Refused(
-          "words",
-          "“%s” may count as a medical claim, which the law of many places forbids on what is not a"
-                  .formatted(String.join("”, “", questioned))
-              + " medicine. Ask what yours says, or choose other words.");
+      throw new Refused("words", Claims.asked(questioned));
     }
   }
 

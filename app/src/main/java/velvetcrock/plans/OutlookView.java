@@ -68,6 +68,7 @@ record OutlookView(
    * @param slack until where one may still wait
    * @param course what is drawn of it along time
    * @param words the same for who does not see the drawing
+   * @param alike ways that begin when it does and cannot be told apart from it by what they extract
    */
   record Lane(
       String id,
@@ -79,7 +80,17 @@ record OutlookView(
       String tint,
       List<String> facts,
       List<String> outs,
-      String words) {
+      String words,
+      List<Lane> alike) {
+    private Lane with(List<Lane> others) {
+      return new Lane(
+          id, name, school, looked, slack, course, tint, facts, outs, words, List.copyOf(others));
+    }
+
+    /** Whether one of those alike is looked at. */
+    public boolean looksWithin() {
+      return alike.stream().anyMatch(Lane::looked);
+    }
 
     /**
      * What is drawn of it along time.
@@ -200,7 +211,7 @@ record OutlookView(
           axis.ticks(fmt, deadline()),
           axis.percent(deadline()),
           fmt.shortDate(asked.by()),
-          fit.stream().map(this::lane).toList(),
+          grouped(fit),
           outlook.routes().stream().filter(r -> !r.fits()).map(this::lane).toList(),
           fit.isEmpty() ? instead() : List.of(),
           looked == null ? null : looked(looked),
@@ -246,7 +257,33 @@ record OutlookView(
           catalogue.herb(asked.herb().key()).colours().tint(),
           route.fits() ? facts(route, timetable.orElseThrow()) : List.of(),
           words.outs(route),
-          timetable.map(this::told).orElse(""));
+          timetable.map(this::told).orElse(""),
+          List.of());
+    }
+
+    /** Those that cannot be told apart stand under the first of them. */
+    private List<Lane> grouped(List<Route> routes) {
+      List<List<Route>> groups = new ArrayList<>();
+      for (Route route : routes) {
+        groups.stream()
+            .filter(group -> alike(group.get(0), route))
+            .findFirst()
+            .ifPresentOrElse(
+                group -> group.add(route), () -> groups.add(new ArrayList<>(List.of(route))));
+      }
+      return groups.stream()
+          .map(group -> lane(group.get(0)).with(group.stream().skip(1).map(this::lane).toList()))
+          .toList();
+    }
+
+    private static boolean alike(Route one, Route other) {
+      return begins(one).equals(begins(other))
+          && one.outcome().keeps().equals(other.outcome().keeps())
+          && !one.outcome().drawn().toldApartFrom(other.outcome().drawn());
+    }
+
+    private static Optional<LocalDate> begins(Route route) {
+      return route.times().timetable().map(t -> t.begins().toLocalDate());
     }
 
     private String told(Timetable timetable) {
@@ -264,7 +301,7 @@ record OutlookView(
           timetable.begins().toLocalDate().equals(now.toLocalDate())
               ? "begin today"
               : "begin by " + fmt.shortDate(timetable.begins().toLocalDate()));
-      facts.add("pull " + fmt.pull(route.outcome().drawn()));
+      facts.add("extracted: " + fmt.pull(route.outcome().drawn()));
       facts.add(work(timetable));
       facts.add(PromiseWords.keepsTo(route.outcome().keeps(), fmt));
       if (route.bill().minor() >= 1) {
@@ -284,7 +321,7 @@ record OutlookView(
       return fmt.time(timetable.handsOnMinutes() / 60.0)
           + ", "
           + timetable.checks()
-          + (timetable.checks() == 1 ? " look" : " looks")
+          + (timetable.checks() == 1 ? " check" : " checks")
           + (goes > 1 ? ", in " + goes + " goes" : "");
     }
 
@@ -312,18 +349,18 @@ record OutlookView(
           new Fact(
               "Strain",
               fmt.dates(route.times().strainFrom(), route.times().strainUntil()),
-              "drawn for " + fmt.hours(route.times().hours())));
+              "infused for " + fmt.hours(route.times().hours())));
       facts.add(
           new Fact(
-              "Keeping",
+              "Shelf life",
               fmt.number(
                       route.outcome().keepingSpentDays(),
                       route.outcome().keepingSpentDays() < 10 ? 1 : 0)
-                  + " days spent",
+                  + " days used",
               PromiseWords.goodUntil(route.outcome().keeps(), fmt)));
       facts.add(
           new Fact(
-              "Pull",
+              "Extracted",
               fmt.pull(route.outcome().drawn()) + SpeedWords.after(route.outcome().speed(), fmt),
               asStrongAs(route).orElse(null)));
       if (route.bill().minor() >= 1) {
@@ -495,7 +532,7 @@ record OutlookView(
             : fmt.dates(first, last);
     steps.add(
         new Stepped(
-            when, looks.size() == 1 ? "Look at it" : "Look at it, " + looks.size() + " times", ""));
+            when, looks.size() == 1 ? "Check it" : "Check it, " + looks.size() + " times", ""));
     looks.clear();
   }
 

@@ -85,9 +85,9 @@ class PlanPages {
         new OutlookView.Fact("Comes out", fmt.ml(details.amounts().needMl()), "what it takes"));
     facts.add(
         new OutlookView.Fact(
-            "Pull",
+            "Extracted",
             fmt.pull(details.outcome().pull()),
-            "drawn for " + fmt.hours(details.way().hours())));
+            "infused for " + fmt.hours(details.way().hours())));
     facts.add(
         new OutlookView.Fact(
             "Ready", fmt.nearDate(fmt.date(plan.ready())), "wanted " + fmt.date(plan.by())));

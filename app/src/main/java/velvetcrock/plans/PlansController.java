@@ -92,7 +92,7 @@ class PlansController {
       String code =
           plans.decide(asked, route, outlook.needOilMl(), Objects.requireNonNull(completed.key()));
       flash.addFlashAttribute(
-          "notice", "Planned. Its herb, oil and jar are put by for " + code + ".");
+          "notice", "Planned. Its herb, oil and jar are reserved for " + code + ".");
       return "redirect:/plans/" + code;
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -85,10 +85,10 @@ final class RouteWords {
       case TOO_HOT ->
           "this herb bears "
               + fmt.degrees(o.amount())
-              + " at most, and this way is hotter; drawn cooler, it goes";
+              + " at most, and this way is hotter; infused cooler, it goes";
       case SOLID ->
           "this oil is solid below " + fmt.degrees(o.amount()) + "; warm it, or take a liquid oil";
-      case WET -> "its water would stay in the oil; dried, or drawn warm, it goes";
+      case WET -> "its water would stay in the oil; dried, or infused warm, it goes";
       case STAYS_WET ->
           "its water cannot leave in these hours; it would take about "
               + fmt.hours(o.amount())

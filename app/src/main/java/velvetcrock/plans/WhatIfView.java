@@ -83,8 +83,8 @@ record WhatIfView(
 
   private static String headline(WhatIf result, Formats fmt) {
     return result.solid()
-        ? "The oil is solid: it draws nothing"
-        : "Pull "
+        ? "The oil is solid: it extracts nothing"
+        : "Extracted: "
             + fmt.pull(result.at().drawn())
             + "; then "
             + PromiseWords.keepsFor(result.at().keeps(), fmt);
@@ -118,9 +118,9 @@ record WhatIfView(
                 .orElse(result.charge().covers() ? "covered" : "not covered"),
             result.charge().levels().map(l -> "above the herb").orElse("no jar named")),
         new OutlookView.Fact(
-            "Drawing spends",
+            "Infusing uses",
             fmt.number(spent, spent < 10 ? 1 : 0) + " days",
-            "of its keeping, for " + fmt.hours(result.at().hours())));
+            "of its shelf life, for " + fmt.hours(result.at().hours())));
   }
 
   private static Curves curves(Tried tried, int colour, double top, Formats fmt) {
@@ -129,7 +129,7 @@ record WhatIfView(
     return new Curves(
         tried.form().pinned(),
         tried.words(),
-        "pulls " + fmt.percent(at.pull()) + ", " + PromiseWords.keepsFor(at.keeps(), fmt),
+        "extracts " + fmt.percent(at.pull()) + ", " + PromiseWords.keepsFor(at.keeps(), fmt),
         colour,
         path(curve, WhatIfView::timeX, p -> y(p.pull(), 1)),
         path(curve, WhatIfView::timeX, p -> y(p.keepsDays(), top)),

@@ -16,7 +16,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
 import velvetcrock.core.Refused;
+import velvetcrock.core.caution.Claims;
 import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.making.HardnessText;
 import velvetcrock.core.making.Ingredient;
@@ -37,6 +39,8 @@ import velvetcrock.web.Typed;
 /** Where a product is thought out and weighed in. */
 @Controller
 class NewProductController {
+  private static final Claims CLAIMS = Claims.shipped();
+
   private final Products products;
   private final ProductReader reader;
   private final ProductThings things;
@@ -198,6 +202,11 @@ class NewProductController {
     } catch (Refused refused) {
       found = errors.any() ? errors : FieldErrors.of(refused);
     }
+    List<String> claims =
+        CLAIMS.in(Typed.text(form.name()), catalogue.herbs().stream().map(h -> h.name()).toList());
+    model.addAttribute("claims", claims.isEmpty() ? "" : Claims.asked(claims));
+    model.addAttribute("infuseFirst", infuseFirst(form));
+    model.addAttribute("canBe", view == null ? canBe(form) : List.of());
     model.addAttribute("form", form);
     model.addAttribute("view", view);
     model.addAttribute("errors", found);
@@ -209,6 +218,41 @@ class NewProductController {
     model.addAttribute("forWhats", StepWords.FOR_WHAT);
     model.addAttribute("recipes", recipes.all());
     return "products/new";
+  }
+
+  /** The bench's sentence with the fats of this one, for herb that goes straight into them. */
+  private static String infuseFirst(NewProductForm form) {
+    UriComponentsBuilder bench = UriComponentsBuilder.fromPath("/bench");
+    int at = 0;
+    for (NewProductForm.Row row : Objects.requireNonNull(form.parts())) {
+      String thing = Typed.text(row.thing());
+      if (thing.startsWith("carrier:")) {
+        String oil = "oils[" + at++ + "].";
+        bench.queryParam(oil + "carrier", thing.substring("carrier:".length()));
+        bench.queryParam(oil + "share", Typed.text(row.amount()));
+      }
+    }
+    return at == 0 ? "" : bench.queryParam("method", "WARM").encode().build().toUriString();
+  }
+
+  /** What else the sentence as it stands would make, where it makes nothing of its kind. */
+  private List<Map.Entry<String, String>> canBe(NewProductForm form) {
+    List<Map.Entry<String, String>> can = new ArrayList<>();
+    for (ProductKind kind : ProductKind.values()) {
+      if (!kind.name().equals(form.making()) && reads(form.as(kind.name()))) {
+        can.add(Map.entry(kind.name(), ProductWords.making(kind)));
+      }
+    }
+    return can;
+  }
+
+  private boolean reads(NewProductForm form) {
+    try {
+      reader.read(form);
+      return true;
+    } catch (Refused refused) {
+      return false;
+    }
   }
 
   private static String makingOf(NewProductForm form) {

@@ -113,7 +113,10 @@ record NewProductForm(
   /** The same with nothing missing and the asked row added or left out. */
   NewProductForm completed(List<Row> usual, Formats fmt) {
     List<Row> rows = new ArrayList<>();
-    if (parts != null && !anew()) {
+    List<Row> kept = KindChange.rows(rows(), Typed.text(sent.was()), Typed.text(making));
+    if (anew() && !kept.isEmpty()) {
+      rows.addAll(kept);
+    } else if (parts != null && !anew()) {
       parts.stream()
           .filter(Objects::nonNull)
           .limit(MOST_PARTS)
@@ -171,6 +174,29 @@ record NewProductForm(
   /** Whether another kind was just chosen. */
   boolean anew() {
     return sent.was() != null && !sent.was().isBlank() && !sent.was().equals(making);
+  }
+
+  private List<Row> rows() {
+    return parts == null
+        ? List.of()
+        : parts.stream().filter(Objects::nonNull).map(Row::completed).toList();
+  }
+
+  /** The same, of another kind. */
+  NewProductForm as(String kind) {
+    return new NewProductForm(
+        kind,
+        name,
+        keeping,
+        firmness,
+        melting,
+        parts,
+        drops,
+        tins,
+        wrap,
+        reason,
+        recipe,
+        new NewProductForm.Sent(sent.key(), kind, null));
   }
 
   /** The oil that the first part comes from, which another kind may be made of too; or nothing. */

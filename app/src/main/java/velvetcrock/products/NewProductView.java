@@ -100,7 +100,7 @@ record NewProductView(
     String volume = fmt.ml(order.melt().volumeMl());
     if (!making.filled()) {
       return making == ProductKind.POULTICE
-          ? fmt.g(order.melt().massG()) + " of marc"
+          ? fmt.g(order.melt().massG()) + " of spent herb"
           : fmt.ml(order.melt().volumeMl()) + " of oil";
     }
     int tins = (int) Math.floor(order.fillsMl() / order.tinMl() + 1e-6);

@@ -20,11 +20,17 @@ import velvetcrock.core.product.ProductState;
 import velvetcrock.core.product.TinGroup;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
 
 /** Reads how a product is shared out over its tins. */
 @Component
 class PourReader {
+  /** Tins are filled a little less than full rather than not at all, as a share of all. */
+  private static final double LACKING_WITHIN = 0.08;
+
+  private static final double LEAST_ML = 1;
+
   private final Products products;
   private final ProductThings things;
   private final Households households;
@@ -38,11 +44,11 @@ class PourReader {
     this.catalogues = catalogues;
   }
 
-  /** What there is to fill, ml: whipped it has grown, and some stays in the pan. */
+  /** What there is left to fill, ml: whipped it has grown, and some stays in the pan. */
   double fillsMl(ProductState state) {
     double growth =
         state.plan().making() == ProductKind.WHIPPED_BUTTER ? products.overrun().mean() : 0;
-    return state.melt(catalogues.current()).fillsMl(growth);
+    return Math.max(0, state.melt(catalogues.current()).fillsMl(growth) - state.pouredMl());
   }
 
   /**
@@ -51,6 +57,9 @@ class PourReader {
    * @throws Refused at {@code groups[i].…}, {@code groups} or {@code bought}
    */
   Poured read(ProductForm form, ProductState state) {
+    if (state.filling().pouredAt() != null && !state.filling().kept()) {
+      throw new Refused("kind", "It is poured already.");
+    }
     Kitchen kitchen = households.current().kitchen();
     Catalogue catalogue = catalogues.current();
     List<ProductForm.GroupRow> rows = form.filled();
@@ -60,18 +69,24 @@ class PourReader {
     Problems problems = new Problems();
     List<Filling.Vessel> vessels = vessels(rows, kitchen, problems);
     problems.refuseIfAny();
-    Filling filling = Filling.of(fillsMl(state), vessels);
+    double there = fillsMl(state);
+    Filling filling = Filling.of(there, vessels);
+    if (state.plan().making() != ProductKind.WHIPPED_BUTTER) {
+      enough(rows, vessels, filling, there, problems);
+    }
+    int before = state.filling().groups().size();
     List<TinGroup> groups = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       ProductForm.GroupRow row = rows.get(i);
       int count = Objects.requireNonNull(filling.vessels().get(i).count());
       String at = "groups[" + i + "]";
-      if (count < 1) {
+      boolean partFull = partFull(vessels.get(i), count, filling, there);
+      if (count < 1 && !partFull) {
         problems.add(at + ".count", "There is not enough left to fill one of these.");
         continue;
       }
-      double ml = vessels.get(i).ml();
-      String letter = String.valueOf((char) ('A' + i));
+      double ml = partFull ? restFor(i, vessels, there) : vessels.get(i).ml();
+      String letter = String.valueOf((char) ('A' + before + i));
       List<DropsIn> drops = new ArrayList<>();
       drop(row.oil(), row.drops(), at, catalogue, drops, problems);
       drop(row.oil2(), row.drops2(), at, catalogue, drops, problems);
@@ -84,7 +99,7 @@ class PourReader {
                       letter,
                       Typed.text(row.vessel()),
                       ml,
-                      count,
+                      Math.max(1, count),
                       Typed.named(Drops.Where.class, row.where(), at + ".where"),
                       drops,
                       extras,
@@ -95,7 +110,55 @@ class PourReader {
     }
     Long bought = problems.attempt("bought", () -> price(form.pour().bought()));
     problems.refuseIfAny();
-    return new Poured(groups, form.pour().stirred() != null, bought);
+    return new Poured(
+        groups, form.pour().stirred() != null, bought, "KEPT".equals(form.pour().left()));
+  }
+
+  /** One that is larger than all that there is for it is filled as far as that goes. */
+  private static boolean partFull(Filling.Vessel vessel, int count, Filling filling, double there) {
+    boolean none = vessel.count() == null && count == 0 && filling.restMl() >= LEAST_ML;
+    boolean larger = vessel.count() != null && vessel.count() == 1 && vessel.ml() > there;
+    return none || larger;
+  }
+
+  /** What is left for a vessel once the others are filled, ml. */
+  private static double restFor(int index, List<Filling.Vessel> vessels, double there) {
+    double others = 0;
+    for (int i = 0; i < vessels.size(); i++) {
+      Integer count = vessels.get(i).count();
+      others += i == index || count == null ? 0 : count * vessels.get(i).ml();
+    }
+    return Math.max(LEAST_ML, there - others);
+  }
+
+  /** More than there is to fill is asked about, with what is missing. */
+  private void enough(
+      List<ProductForm.GroupRow> rows,
+      List<Filling.Vessel> vessels,
+      Filling filling,
+      double there,
+      Problems problems) {
+    boolean alone = vessels.size() == 1 && Integer.valueOf(1).equals(vessels.get(0).count());
+    if (alone || filling.lackingMl() <= LACKING_WITHIN * there) {
+      return;
+    }
+    Formats fmt = households.formats(households.current());
+    for (int i = 0; i < rows.size(); i++) {
+      Integer count = vessels.get(i).count();
+      if (count != null && count > 0) {
+        problems.add(
+            "groups[" + i + "].count",
+            count
+                + " of "
+                + fmt.ml(vessels.get(i).ml())
+                + " need "
+                + fmt.ml(filling.lackingMl())
+                + " more than the "
+                + fmt.ml(there)
+                + " that there are.");
+        return;
+      }
+    }
   }
 
   /** Rows with the counts that leave the least over, and how much that is. */

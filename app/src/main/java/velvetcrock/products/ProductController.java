@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.core.product.Intent;
 import velvetcrock.core.product.ProductEvent;
 import velvetcrock.core.product.ProductState;
 import velvetcrock.core.product.TinFate;
@@ -127,6 +128,11 @@ class ProductController {
     boolean inThePan = state.status() == ProductState.Status.IN_THE_PAN;
     model.addAttribute("product", ProductView.of(basis.of(product, house, fmt), catalogue, fmt));
     model.addAttribute("recipe", state.plan().recipe());
+    Intent.Tins tins = state.filling().kept() ? null : state.plan().tins();
+    model.addAttribute("tinSize", tins == null ? fmt.usualVessel() : fmt.typedMl(tins.ml()));
+    model.addAttribute(
+        "tinCount", tins == null || tins.count() == 0 ? "" : String.valueOf(tins.count()));
+    model.addAttribute("leftToFill", pours.fillsMl(state));
     model.addAttribute("where", state.plan().where().name());
     model.addAttribute("vessel", NewProductView.vessel(state.plan().making(), 2));
     model.addAttribute("form", form);

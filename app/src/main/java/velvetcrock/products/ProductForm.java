@@ -53,8 +53,13 @@ record ProductForm(
    *
    * @param groups what is poured into what
    * @param bought what one such costs in a shop
+   * @param left {@code KEPT} where what is left stays in the pan; else it is lost
    */
-  record Pour(@Nullable List<GroupRow> groups, @Nullable String stirred, @Nullable String bought) {}
+  record Pour(
+      @Nullable List<GroupRow> groups,
+      @Nullable String stirred,
+      @Nullable String bought,
+      @Nullable String left) {}
 
   private static final int MOST_GROUPS = 6;
 
@@ -128,15 +133,16 @@ record ProductForm(
         parts,
         drops,
         reason,
-        new ProductForm.Pour(rows, pour.stirred(), pour.bought()));
+        new ProductForm.Pour(rows, pour.stirred(), pour.bought(), pour.left()));
   }
 
   /** A row of the pouring as it was typed, or as it usually is. */
-  public GroupRow row(int index, String vessel, String size, String where) {
+  public GroupRow row(int index, String vessel, String size, String count, String where) {
     if (pour.groups() != null && index < pour.groups().size() && pour.groups().get(index) != null) {
       return pour.groups().get(index);
     }
     boolean first = index == 0 && (pour.groups() == null || pour.groups().isEmpty());
-    return new GroupRow(vessel, first ? size : "", "", where, "", "", "", "", "", "", "");
+    return new GroupRow(
+        vessel, first ? size : "", first ? count : "", where, "", "", "", "", "", "", "");
   }
 }

@@ -53,7 +53,7 @@ final class ProductParts {
               .map(h -> catalogue.herb(h).name())
               .collect(Collectors.joining(" and "));
       return isMarc(part)
-          ? "Marc of " + herbs.toLowerCase(Locale.ROOT) + ", " + infused.batch()
+          ? "Spent herb of " + herbs.toLowerCase(Locale.ROOT) + ", " + infused.batch()
           : herbs + " oil, " + infused.code();
     }
     return switch (part.kind()) {

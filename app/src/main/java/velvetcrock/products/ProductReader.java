@@ -104,6 +104,7 @@ class ProductReader {
         "count",
         "Parts say how much there is of each to the others: say how many of what size it fills, too.");
     problems.refuseIfAny();
+    boolean tins = Objects.requireNonNull(making).filled() && making != ProductKind.COMPRESS_PADS;
     Intent plan =
         new Intent(
             Objects.requireNonNull(making),
@@ -115,7 +116,8 @@ class ProductReader {
             form.melting().stirred() != null,
             Objects.requireNonNull(place),
             making == ProductKind.DRAWN ? Typed.text(form.keeping().forWhat()) : "",
-            Typed.text(form.recipe()));
+            Typed.text(form.recipe()),
+            tins ? new Intent.Tins(vessels.count(), vessels.ml()) : null);
     OptionalDouble target = ProductRules.target(plan);
     OptionalDouble volume = volume(Objects.requireNonNull(vessels), growth);
     Melt solved = solve(parts, open, target, inParts ? OptionalDouble.empty() : volume, usedAtC);
@@ -126,6 +128,9 @@ class ProductReader {
     if (inParts) {
       refuseMoreThanThere(form, melt);
     }
+    String cannot = ProductRules.cannotBe(making, melt);
+    problems.require(cannot.isEmpty(), "parts", cannot);
+    problems.refuseIfAny();
     List<PartIn> weighed = new ArrayList<>();
     for (int i = 0; i < parts.size(); i++) {
       weighed.add(parts.get(i).withMassG(melt.parts().get(i).massG()));

@@ -151,7 +151,11 @@ class ProductThings {
     }
     PartIn part =
         new PartIn(PartIn.Kind.CARRIER, ProductParts.MARC, infused(batch, null), null, 1, "", null);
-    return new Thing("marc:" + code, part, liquid(1), Double.POSITIVE_INFINITY);
+    double thereG =
+        new BatchReckoning(catalogues.current(), batch.state())
+            .marcG()
+            .orElse(Double.POSITIVE_INFINITY);
+    return new Thing("marc:" + code, part, liquid(1), thereG);
   }
 
   private Thing lot(UUID id) {
@@ -263,7 +267,8 @@ class ProductThings {
                 batch.code() + " " + reckoning.herbNames() + ", " + fmt.ml(left)));
       }
       marcs.add(
-          new Choice("marc:" + batch.code(), batch.code() + " marc of " + reckoning.herbNames()));
+          new Choice(
+              "marc:" + batch.code(), batch.code() + " spent herb of " + reckoning.herbNames()));
     }
     add(headings, "Straight from the cloth", cloths);
     LotWords words = new LotWords(catalogue, fmt);

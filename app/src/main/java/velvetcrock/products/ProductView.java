@@ -51,8 +51,12 @@ record ProductView(
   /** Which product, and how it stands. */
   record Head(String code, String name, String making, String status) {}
 
-  /** How far it has come. */
-  record Stage(boolean inThePan, boolean filled, boolean abandoned) {}
+  /**
+   * How far it has come.
+   *
+   * @param pouring whether it can be poured, or what is left of it
+   */
+  record Stage(boolean inThePan, boolean filled, boolean abandoned, boolean pouring) {}
 
   /**
    * What is in the pan.
@@ -136,7 +140,9 @@ record ProductView(
         new ProductView.Stage(
             state.status() == ProductState.Status.IN_THE_PAN,
             state.plan().making().filled(),
-            state.abandonedAt() != null),
+            state.abandonedAt() != null,
+            state.plan().making().filled()
+                && (state.status() == ProductState.Status.IN_THE_PAN || state.filling().kept())),
         new ProductView.MeltView(
             PanDrawing.of(state.parts(), melt, catalogue, fmt),
             scale(known, state, melt, fmt),
@@ -204,7 +210,7 @@ record ProductView(
     }
     if (!state.plan().forWhat().isEmpty()) {
       facts.put(
-          "Drawn for",
+          "Infused for",
           StepWords.FOR_WHAT.getOrDefault(state.plan().forWhat(), state.plan().forWhat()));
     }
     if (kept) {

@@ -98,7 +98,7 @@ final class StepWords {
       case FRIDGE -> "Keep them in the fridge";
       case MIX -> "Stir together, cold";
       case BOTTLE -> "Fill the bottles";
-      case SPREAD -> "Spread the warm marc between cloths";
+      case SPREAD -> "Spread the warm spent herb (marc) between cloths";
       case APPLY -> "Lay it on unbroken skin";
       case THROW_OUT -> "Throw it out and spread the cloths to dry";
       case HAND_OVER -> "Take it to what it is for";
@@ -130,7 +130,10 @@ final class StepWords {
       case POUR ->
           (working.shortWindow() ? "The window is short. " : "")
               + "What stiffens in the pan goes back over the water. About 3 % stays in pan and jug.";
-      case SET -> "Do not move or cover it. A dip in the middle and pale rings are normal.";
+      case SET ->
+          "Do not move or cover it. A dip in the middle and pale rings are normal. In the fridge it sets"
+              + " in half the time and smoother, in the freezer in a quarter: then lids on only once it is"
+              + " as warm as the room, for cold tins draw water.";
       case TURN_OUT -> "Ten minutes in the freezer first if it clings.";
       case LID -> "Capped warm, it sweats: water under the lid.";
       case CHILL -> "Tell how it looks; each look says what comes next.";

@@ -31,7 +31,8 @@ final class StoredParts {
       boolean stirred,
       Store.Place place,
       String forWhat,
-      String recipe) {
+      String recipe,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable TinsData tins) {
     static IntentData of(Intent v) {
       return new IntentData(
           v.making(),
@@ -43,13 +44,27 @@ final class StoredParts {
           v.stirred(),
           v.place(),
           v.forWhat(),
-          v.recipe());
+          v.recipe(),
+          Stored.one(v.tins(), t -> new TinsData(t.count(), t.ml())));
     }
 
     Intent value() {
-      return new Intent(making, name, where, usedAtC, aim, in, stirred, place, forWhat, recipe);
+      return new Intent(
+          making,
+          name,
+          where,
+          usedAtC,
+          aim,
+          in,
+          stirred,
+          place,
+          forWhat,
+          recipe,
+          Stored.one(tins, t -> new Intent.Tins(t.count(), t.ml())));
     }
   }
+
+  record TinsData(int count, double ml) {}
 
   record PartInData(
       PartIn.@Nullable Kind kind,

@@ -1,5 +1,6 @@
 package velvetcrock.products;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -168,16 +169,27 @@ interface StoredProduct extends ProductEvent.Visitor<StoredEvent<ProductEvent>> 
   }
 
   @Kind(name = "pot-poured", says = "It was poured.", door = Door.ANYBODY)
-  record PouredData(List<TinGroupData> groups, boolean stirred, @Nullable Long boughtMinor)
+  record PouredData(
+      List<TinGroupData> groups,
+      boolean stirred,
+      @Nullable Long boughtMinor,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Boolean kept)
       implements StoredEvent<ProductEvent> {
     static PouredData of(Poured e) {
       return new PouredData(
-          Stored.each(e.groups(), TinGroupData::of), e.stirred(), e.boughtMinor());
+          Stored.each(e.groups(), TinGroupData::of),
+          e.stirred(),
+          e.boughtMinor(),
+          e.kept() ? true : null);
     }
 
     @Override
     public ProductEvent event() {
-      return new Poured(Stored.each(groups, TinGroupData::value), stirred, boughtMinor);
+      return new Poured(
+          Stored.each(groups, TinGroupData::value),
+          stirred,
+          boughtMinor,
+          Boolean.TRUE.equals(kept));
     }
   }
 

@@ -611,7 +611,7 @@ record RoundView(
           page(
               batch,
               "Put it on the heat",
-              note(batch, catalogue, "to be drawn warm"),
+              note(batch, catalogue, "to be infused warm"),
               late > 0,
               "/stove/" + batch.code() + "#put-on",
               task.kind());

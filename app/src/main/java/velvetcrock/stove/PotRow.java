@@ -54,7 +54,7 @@ public record PotRow(
    * How far it has come.
    *
    * @param pull gained so far
-   * @param spent keeping spent so far
+   * @param spent shelf life used so far
    * @param served time on the heat so far
    * @param window earliest, usual and latest time on the heat
    * @param servedPercent of the latest time, in hundredths

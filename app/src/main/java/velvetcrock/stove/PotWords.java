@@ -220,7 +220,7 @@ final class PotWords {
                     p.celsius(),
                     (solar()
                             ? "Assumed by the sun’s day, ±\u00a0"
-                            : "Assumed from knob and hand, ±\u00a0")
+                            : "Estimated from the dial and by hand, ±\u00a0")
                         + within(heat.assumed().get(heat.assumed().size() - 1).withinC()),
                     false,
                     false))

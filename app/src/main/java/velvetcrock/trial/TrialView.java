@@ -175,7 +175,7 @@ record TrialView(
 
   private static String smells(@Nullable Scent scent) {
     return scent == null
-        ? "nobody has smelled at it yet"
+        ? "nobody has smelled it yet"
         : scent.name().toLowerCase(Locale.ROOT) + " scent of the herb";
   }
 

@@ -14,7 +14,7 @@ public final class KeepingWords {
       case CARRIER_DATE ->
           "The carrier oil’s own date decides: an infusion never outlives its oil.";
       case EARLIER_OIL -> "The oil that was charged again decides: nothing made of it outlives it.";
-      case AGEING -> "Ageing decides: infusing and storage have spent what the carrier brought.";
+      case AGEING -> "Ageing decides: infusing and storage have used what the carrier brought.";
       case TWELVE_MONTHS ->
           "Twelve months from straining decide: no oil of dried herb is given longer outside the fridge.";
       case TWENTY_FOUR_MONTHS_FRIDGE -> "Two years from straining decide, even in the fridge.";

@@ -13,7 +13,12 @@ public final class PromiseWords {
             + fmt.shortDate(keeps.onceDry())
             + "; "
             + untilThen(keeps, fmt)
-        : "keeps to " + fmt.shortDate(keeps.bestBefore());
+        : "keeps to " + fmt.shortDate(keeps.bestBefore()) + byTheOil(keeps);
+  }
+
+  /** That the oil itself is the end of it, and what would mend that. */
+  private static String byTheOil(Promise keeps) {
+    return keeps.byTheOil() ? ", the oil’s own date: fresher oil keeps longer" : "";
   }
 
   /** On a line of its own. */
@@ -23,7 +28,7 @@ public final class PromiseWords {
             + fmt.fullDate(keeps.onceDry())
             + " once shown dry; "
             + untilThen(keeps, fmt)
-        : "good until " + fmt.fullDate(keeps.bestBefore());
+        : "good until " + fmt.fullDate(keeps.bestBefore()) + byTheOil(keeps);
   }
 
   /** In days. */

@@ -16,7 +16,7 @@ public final class SpeedWords {
     return learnedOf(speed)
         + ", of the "
         + Speed.MOVES_FROM
-        + " jars or trials that it takes to move the pull";
+        + " jars or trials that it takes to move what is said to be extracted";
   }
 
   private static String learnedOf(Speed speed) {

@@ -11,6 +11,6 @@ begin
 end $$;
 
 -- Since when what the demo holds is of its day.
-alter table household add column furnished_at timestamptz;
+alter table household add column furnished_at timestamptz default now();
 update household set furnished_at = created_at;
 alter table household alter column furnished_at set not null;

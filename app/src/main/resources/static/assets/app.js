@@ -386,6 +386,19 @@
     link.href = to.href;
   });
 
+  // A long page is folded on a phone, and what is looked for opens it.
+  const folds = [...document.querySelectorAll("[data-found]")];
+  if (folds.length > 0 && matchMedia("(max-width: 48rem)").matches) folds.forEach((f) => (f.open = false));
+  document.addEventListener("input", (event) => {
+    if (!event.target.matches("[data-find]")) return;
+    const words = event.target.value.trim().toLowerCase();
+    folds.forEach((fold) => {
+      const entries = [...fold.querySelectorAll("li")];
+      entries.forEach((li) => (li.hidden = words !== "" && !li.textContent.toLowerCase().includes(words)));
+      if (words !== "") fold.open = entries.some((li) => !li.hidden);
+    });
+  });
+
   // One sheet at a time; a tap beside it folds it.
   document.addEventListener("click", (event) => {
     const mine = event.target.closest("[data-quick]");

@@ -84,7 +84,7 @@
     };
     const axis = {
       stroke: colour("--quiet"),
-      font: '13px "Atkinson Hyperlegible Next", sans-serif',
+      font: '14px "Atkinson Hyperlegible Next", sans-serif',
       grid: { show: false },
       ticks: { stroke: colour("--line"), size: 5 },
     };

@@ -131,7 +131,7 @@ class HeatOnTheShelfTest {
     assertThat(words.of(new RanHot(at(1), null, 94.4, 90)).detail()).doesNotContain("for");
     assertThat(words.of(new HeatAnswered(at(1), HeatAnswer.TURNED_DOWN)).title())
         .isEqualTo("Answered: turned down");
-    assertThat(words.of(new MarcWeighed(92, "92 g")).title()).isEqualTo("Marc weighed: 92 g");
+    assertThat(words.of(new MarcWeighed(92, "92 g")).title()).isEqualTo("Spent herb weighed: 92 g");
     assertThat(words.of(new Decanted(Leaving.WATER, 8, "8 g")).title())
         .isEqualTo("Decanted: water left, 8 g");
   }

@@ -17,7 +17,7 @@ import velvetcrock.core.log.Checks;
  * @param herbs keys of the herbs that it was infused with, by batch after batch
  * @param chargedOn when it was first charged; null until the household is asked
  * @param goodUntil its own date by then, the cautious end; null until the household is asked
- * @param spentDays keeping spent since it was first charged, days at 20 °C in the dark
+ * @param spentDays shelf life used since it was first charged, days at 20 °C in the dark
  * @param hazards what was wrong with it
  */
 public record Earlier(

@@ -211,7 +211,7 @@ public final class Round {
 
   /**
    * What is on the heat is looked after there: its bath filled, and it taken off when it has had
-   * enough. What is to be drawn warm is put on, for as long as nobody has.
+   * enough. What is to be infused warm is put on, for as long as nobody has.
    */
   private Optional<Task> heat(BatchState state, BatchReckoning reckoning, double readHours) {
     Method method = state.charge().method();

@@ -53,7 +53,7 @@ public record Task(Kind kind, LocalDate due, @Nullable LocalDate until, double a
     DAMP(2, Waiting.DUE),
     /** Its window is open: strain. */
     STRAIN(30, Waiting.DUE),
-    /** It is to be drawn warm and is not on the heat yet. */
+    /** It is to be infused warm and is not on the heat yet. */
     PUT_ON_HEAT(5, Waiting.DUE),
     /** A plan's day has come: charge it. */
     CHARGE(20, Waiting.DUE),

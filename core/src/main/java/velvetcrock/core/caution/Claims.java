@@ -44,6 +44,13 @@ public final class Claims {
     return claims;
   }
 
+  /** What is asked of whoever writes such words; they are named in the order found. */
+  public static String asked(List<String> found) {
+    return "“%s” may count as a medical claim, which the law of many places forbids on what is not a"
+            .formatted(String.join("”, “", found))
+        + " medicine. Ask what yours says, or choose other words.";
+  }
+
   /**
    * The claims in a text as they stand there, each once, in order; empty for a plain one.
    *

@@ -170,7 +170,7 @@ public record Pull(
         "",
         Standing.ESTIMATE);
     lines.line(
-        "Drawn slowly",
+        "Extracted slowly",
         plain(1 - quick)
             + " of all, by cut × "
             + plain(pace)

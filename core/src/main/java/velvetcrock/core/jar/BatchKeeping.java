@@ -100,7 +100,7 @@ final class BatchKeeping {
     if (assumedHours > 0) {
       legs.add(
           new InfusingLeg(
-              "drawing, as warm as is usual",
+              "infusing, as warm as is usual",
               assumedHours,
               Warmth.assumed(Trace.steady(assumedC(), assumedHours)),
               reckoning.light(stays.get(0).stand())));

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -403,6 +404,16 @@ public final class BatchReckoning {
         solidsG + predicted.keptByMarcMl() * density,
         predicted.filmMl() * density,
         (predicted.rangeMl().high() - predicted.rangeMl().low()) / 2 * density);
+  }
+
+  /** What the spent herb weighs with the oil that it keeps, or should weigh, g. */
+  public OptionalDouble marcG() {
+    if (state.strained() == null) {
+      return OptionalDouble.empty();
+    }
+    Double weighed = state.remains().marcG();
+    return OptionalDouble.of(
+        weighed == null ? staysBehind(carriers().densityAt(Carrier.ROOM_C)).marcG() : weighed);
   }
 
   private static void weighed(List<Balance.Weighed> out, String what, double massG) {

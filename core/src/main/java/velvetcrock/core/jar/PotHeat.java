@@ -30,7 +30,7 @@ import velvetcrock.core.materia.Method;
 
 /**
  * A batch's heat as it happens: where its oil should be, how the trace so far compares, the pull
- * gained and the keeping spent. New readings at the end are added one by one. Not safe for use by
+ * gained and the shelf life used. New readings at the end are added one by one. Not safe for use by
  * several threads.
  */
 public final class PotHeat {
@@ -251,7 +251,7 @@ public final class PotHeat {
     return pull.pullWith(untraced, celsius == null ? Carrier.ROOM_C : celsius);
   }
 
-  /** Keeping spent until a moment, days at 20 °C in the dark; untraced hours count at 20 °C. */
+  /** Shelf life used until a moment, days at 20 °C in the dark; untraced hours count at 20 °C. */
   public double spentDays(Instant now) {
     Light light = reckoning.light(state.stand());
     return (tally.ageingHours() + untracedHours(now)) / HOURS_PER_DAY * light.factor();

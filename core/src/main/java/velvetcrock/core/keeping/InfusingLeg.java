@@ -30,7 +30,7 @@ public record InfusingLeg(String name, double hours, Warmth warmth, Light light)
     return Math.max(0, hours - trace().hours());
   }
 
-  /** Keeping spent: (ageing of the trace + untraced hours) ÷ 24 × light, days. */
+  /** Shelf life used: (ageing of the trace + untraced hours) ÷ 24 × light, days. */
   public double spentDays() {
     return spentDays(Ageing.hours(trace()));
   }

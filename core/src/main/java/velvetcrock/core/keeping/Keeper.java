@@ -120,7 +120,7 @@ public final class Keeper {
     LocalDate ownDate = ownDate(order.carriers());
     double start =
         lines.line(
-            "Keeping brought",
+            "Shelf life brought",
             "from charging on " + order.chargedOn() + " to the carrier’s own date " + ownDate,
             ChronoUnit.DAYS.between(order.chargedOn(), ownDate),
             "days",

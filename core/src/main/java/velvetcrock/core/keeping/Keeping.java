@@ -12,7 +12,7 @@ import velvetcrock.core.Reckoning;
  * @param daysFromStraining days from straining to it, not negative
  * @param decidedBy the rule that gave the earliest date
  * @param startDays keeping that the carrier brought, days from charging to its own date
- * @param spentDays keeping spent while infusing, days
+ * @param spentDays shelf life used while infusing, days
  * @param legs where keeping was and will be spent
  * @param lengthen what would give the most days, most first
  */
@@ -62,7 +62,7 @@ public record Keeping(
     CARRIER_DATE,
     /** It was infused before, and does not outlive what it was. */
     EARLIER_OIL,
-    /** Ageing: heat, light and air have spent what the carrier brought. */
+    /** Ageing: heat, light and air have used what the carrier brought. */
     AGEING,
     /** A year for an oil of dried herb. */
     TWELVE_MONTHS,
@@ -86,8 +86,8 @@ public record Keeping(
    * A stretch of the oil's life.
    *
    * @param days how long it lasts
-   * @param rate days of keeping spent in a day
-   * @param spentDays keeping spent in it
+   * @param rate days of shelf life used in a day
+   * @param spentDays shelf life used in it
    */
   public record Leg(String name, double days, double rate, double spentDays) {}
 

@@ -60,7 +60,7 @@ public record KeepingOrder(
    *
    * @param name which oil it was
    * @param days how long that was, from its first charging to this one
-   * @param spentDays keeping spent in it, days at 20 °C in the dark
+   * @param spentDays shelf life used in it, days at 20 °C in the dark
    * @param goodUntil its own date, which it does not outlive
    */
   public record Before(String name, double days, double spentDays, LocalDate goodUntil) {}

@@ -27,7 +27,7 @@ final class Lifetime {
             + order.infusing().stream().mapToDouble(InfusingLeg::days).sum();
   }
 
-  /** Keeping spent in each stretch of the infusion, days. */
+  /** Shelf life used in each stretch of the infusion, days. */
   List<Double> spent() {
     List<Double> spent = new ArrayList<>();
     infusing.forEach(leg -> spent.add(leg.days(Guess.MIDDLE)));

@@ -106,7 +106,7 @@ public record Store(Place place, Glass glass, Fill fill, Antioxidant antioxidant
         + (fill == Fill.HALF ? ", half empty" : "");
   }
 
-  /** Days of keeping spent in a day: ageing at its temperature × light × air ÷ antioxidant. */
+  /** Days of shelf life used in a day: ageing at its temperature × light × air ÷ antioxidant. */
   public double rate() {
     return rate(Guess.MIDDLE);
   }

@@ -69,7 +69,7 @@ record Infusion(Method method, double hours, double celsius) {
 
   /** It, as its keeping is spent. */
   InfusingLeg keepingLeg() {
-    return new InfusingLeg("drawing", hours, trace(), light());
+    return new InfusingLeg("infusing", hours, trace(), light());
   }
 
   /** Visits to a jar, looks at a pot. */

@@ -370,7 +370,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
         Promise.Water water) {
       boolean eaten = order.use() == Use.KITCHEN;
       if (eaten && order.carriers().stream().anyMatch(c -> !c.carrier().edible())) {
-        return new Promise(strained, strained, strained, water);
+        return new Promise(strained, strained, strained, water, false);
       }
       return Promise.of(
           Promise.order(begun, strained, order.carriers(), state, order.use(), leg), water);

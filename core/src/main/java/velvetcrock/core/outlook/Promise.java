@@ -28,8 +28,10 @@ import velvetcrock.core.spirit.SpiritStep;
  * @param onceDry what holds once it is shown dry; the same where nothing has to be shown, or where
  *     it cannot be
  * @param water what water comes in and what can become of it
+ * @param byTheOil whether the carrier's own date ends it, so that fresher oil would keep longer
  */
-public record Promise(LocalDate strained, LocalDate bestBefore, LocalDate onceDry, Water water) {
+public record Promise(
+    LocalDate strained, LocalDate bestBefore, LocalDate onceDry, Water water, boolean byTheOil) {
   private static final Store STORE =
       new Store(Store.Place.COOL, Store.Glass.AMBER, Store.Fill.FULL, Store.Antioxidant.NONE);
 
@@ -118,8 +120,9 @@ public record Promise(LocalDate strained, LocalDate bestBefore, LocalDate onceDr
     boolean eaten = order.use() == Use.KITCHEN;
     LocalDate dry = date(order, false, eaten);
     LocalDate sure = water == Water.NONE ? dry : date(order, true, true);
+    LocalDate once = water == Water.CAN_LEAVE ? latest(sure, dry) : sure;
     return new Promise(
-        order.strainedOn(), sure, water == Water.CAN_LEAVE ? latest(sure, dry) : sure, water);
+        order.strainedOn(), sure, once, water, once.equals(Keeper.ownDate(order.carriers())));
   }
 
   private static LocalDate date(KeepingOrder order, boolean wet, boolean fridge) {

@@ -55,7 +55,7 @@ public record Route(
    * @param strength against a dried 1:5, which is 1
    * @param drawn how much is drawn, with its width; nothing where the oil would be solid
    * @param speed how fast the herb gives here
-   * @param keepingSpentDays keeping spent while it draws, days
+   * @param keepingSpentDays shelf life used while it draws, days
    * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles; for
    *     eating in the fridge
    */

@@ -174,7 +174,7 @@ public record Sensitivity(
         new CarrierDates(carrier, 1, today.plusDays(Math.round(months * DAYS_A_MONTH)), null, null);
     InfusingLeg leg =
         new InfusingLeg(
-            "drawing",
+            "infusing",
             INFUSES_DAYS * 24.0,
             Trace.steady(Carrier.ROOM_C, INFUSES_DAYS * 24.0),
             Light.DARK);

@@ -14,7 +14,7 @@ import velvetcrock.core.materia.Method;
  * @param days from when to when
  * @param hours how long it draws, h
  * @param drawn how much is drawn, with its width; nothing where the oil would be solid
- * @param keepingSpentDays keeping spent while it draws, days at 20 °C in the dark
+ * @param keepingSpentDays shelf life used while it draws, days at 20 °C in the dark
  * @param keeps what may be promised of its keeping, in a cool cupboard in full amber bottles
  * @param handsOnMinutes work in all, min
  * @param checks how often somebody has to look, shake or measure

@@ -51,7 +51,7 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
    *
    * @param hours after which, h
    * @param drawn how much is drawn, with its width
-   * @param spentDays keeping spent while it drew, days at 20 °C in the dark
+   * @param spentDays shelf life used while it drew, days at 20 °C in the dark
    * @param leftDays keeping left on straining, days at 20 °C in the dark; not below 0
    * @param keeps what may be promised of its keeping
    */
@@ -106,7 +106,7 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
       problems.require(
           hours >= SHORTEST_HOURS && hours <= LONGEST_HOURS,
           "hours",
-          "It draws from half an hour to eight weeks.");
+          "It infuses from half an hour to eight weeks.");
       problems.require(!carriers.isEmpty(), "carriers", "Name at least one carrier.");
       problems.refuseIfAny();
       carriers =
@@ -174,7 +174,7 @@ public record WhatIf(Charge charge, boolean solid, Point at, List<Point> curve, 
                 carriers,
                 new Pull.Herb(
                     setting.herb().cut(), setting.herb().part(), setting.spirit(), speed));
-    InfusingLeg leg = new InfusingLeg("drawing", hours, trace, setting.light());
+    InfusingLeg leg = new InfusingLeg("infusing", hours, trace, setting.light());
     LocalDate strained = setting.on().plusDays((long) Math.ceil(hours / 24));
     KeepingOrder order =
         Promise.order(

@@ -1,5 +1,6 @@
 package velvetcrock.core.product;
 
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Problems;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Drops;
@@ -18,6 +19,7 @@ import velvetcrock.core.making.Working;
  * @param place where it is kept
  * @param forWhat what it was drawn for, of what is made elsewhere; else empty
  * @param recipe the recipe that it follows; empty for none
+ * @param tins what it is meant to be filled into; null where nobody said
  */
 public record Intent(
     ProductKind making,
@@ -29,7 +31,31 @@ public record Intent(
     boolean stirred,
     Store.Place place,
     String forWhat,
-    String recipe) {
+    String recipe,
+    @Nullable Tins tins) {
+  /**
+   * What it is meant to be filled into.
+   *
+   * @param count how many; 0 for as many as it fills
+   * @param ml what one holds, ml
+   */
+  public record Tins(int count, double ml) {}
+
+  /** One of which nobody said what it is to be filled into. */
+  public Intent(
+      ProductKind making,
+      String name,
+      Drops.Where where,
+      double usedAtC,
+      double aim,
+      Working.Vessel in,
+      boolean stirred,
+      Store.Place place,
+      String forWhat,
+      String recipe) {
+    this(making, name, where, usedAtC, aim, in, stirred, place, forWhat, recipe, null);
+  }
+
   /** Checks what has to be there. */
   public Intent {
     Problems problems = new Problems();

@@ -28,6 +28,7 @@ public final class ProductLog {
   private @Nullable Instant whippedAt;
   private @Nullable Instant pouredAt;
   private boolean stirred;
+  private boolean kept;
   private final List<TinGroup> groups = new ArrayList<>();
   private @Nullable Long boughtMinor;
   private final List<ProductState.Tin> tins = new ArrayList<>();
@@ -164,10 +165,12 @@ public final class ProductLog {
   }
 
   void poured(Poured event, Instant at) {
-    pan();
+    there();
+    require(pouredAt == null || kept, "kind", "It is poured already.");
     Intent made = Objects.requireNonNull(plan);
     require(made.making().filled(), "kind", "This is not filled into anything.");
     Set<String> letters = new HashSet<>();
+    groups.forEach(group -> letters.add(group.letter()));
     for (TinGroup group : event.groups()) {
       require(letters.add(group.letter()), "fill", "Two groups are called " + group.letter() + ".");
       groups.add(group);
@@ -178,9 +181,10 @@ public final class ProductLog {
                 group.letter() + n, group.letter(), null, null, "", "", List.of()));
       }
     }
-    pouredAt = at;
-    stirred = event.stirred();
-    boughtMinor = event.boughtMinor();
+    pouredAt = pouredAt == null ? at : pouredAt;
+    stirred = stirred || event.stirred();
+    boughtMinor = event.boughtMinor() == null ? boughtMinor : event.boughtMinor();
+    kept = event.kept();
   }
 
   void went(TinWent event, Instant at) {
@@ -226,7 +230,7 @@ public final class ProductLog {
         read,
         new ProductState.Whip(whipping, whippedAt),
         new ProductState.Filling(
-            pouredAt, stirred, List.copyOf(groups), boughtMinor, List.copyOf(tins)),
+            pouredAt, stirred, List.copyOf(groups), boughtMinor, List.copyOf(tins), kept),
         abandonedAt,
         givenBack,
         List.copyOf(remarks));

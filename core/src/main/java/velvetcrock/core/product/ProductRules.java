@@ -81,18 +81,22 @@ public final class ProductRules {
     state.parts().stream()
         .filter(p -> p.kind() != PartIn.Kind.CARRIER || p.infused() == null)
         .forEach(p -> problems.attempt("parts", () -> p.ingredient(catalogue, 20)));
-    if (state.plan().making() == ProductKind.COMPRESS_PADS) {
-      problems.require(
-          melt.parts().stream().anyMatch(p -> p.meltsC() > PADS_SOLID_AT_C),
-          "parts",
-          "Pads are soaked in an oil that is solid when cold: coconut, or a butter in it.");
-    }
+    String cannot = cannotBe(state.plan().making(), melt);
+    problems.require(cannot.isEmpty(), "parts", cannot);
     String stopped = stopped(state.parts());
     problems.require(stopped.isEmpty() || !state.reasons().isEmpty(), "parts", stopped);
     String passed = passed(drops(state.drops()), melt.volumeMl(), state.plan().where());
     problems.require(passed.isEmpty() || !state.reasons().isEmpty(), "drops", passed);
     filled(state, melt, problems);
     problems.refuseIfAny();
+  }
+
+  /** Why a melt cannot be of a kind; empty where it can. */
+  public static String cannotBe(ProductKind kind, Melt melt) {
+    boolean soft = melt.parts().stream().noneMatch(p -> p.meltsC() > PADS_SOLID_AT_C);
+    return kind == ProductKind.COMPRESS_PADS && soft
+        ? "Pads are soaked in an oil that is solid when cold: coconut, or a butter in it."
+        : "";
   }
 
   private void filled(ProductState state, Melt melt, Problems problems) {

@@ -49,13 +49,15 @@ public record ProductState(
    *
    * @param groups what was poured; empty until it is
    * @param tins one by one
+   * @param kept whether what was left waits in the pan to be poured
    */
   public record Filling(
       @Nullable Instant pouredAt,
       boolean stirred,
       List<TinGroup> groups,
       @Nullable Long boughtMinor,
-      List<Tin> tins) {}
+      List<Tin> tins,
+      boolean kept) {}
 
   private static final double SPOON_G = 3;
 
@@ -150,7 +152,7 @@ public record ProductState(
    * @return empty for what was not whipped or not poured
    */
   public Optional<Double> overrun(Catalogue catalogue) {
-    if (whip.whipping() == null || filling.pouredAt() == null) {
+    if (whip.whipping() == null || filling.pouredAt() == null || filling.kept()) {
       return Optional.empty();
     }
     return Optional.of(pouredMl() / melt(catalogue).fillsMl(0) - 1);

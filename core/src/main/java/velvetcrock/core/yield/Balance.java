@@ -143,7 +143,7 @@ public record Balance(
     if (gap > 0) {
       boolean unknown = !named(out, MARC) && estimated.marcG == 0;
       if (unknown) {
-        causes.add("The spent herb was not weighed: it keeps oil.");
+        causes.add("The spent herb (marc) was not weighed: it keeps oil.");
       } else if (!named(out, MARC)) {
         causes.add(
             "The spent herb kept more than the "

@@ -41,7 +41,7 @@ class BalanceTest {
             0);
 
     assertThat(balance.closes()).isFalse();
-    assertThat(balance.causes().get(0)).contains("spent herb was not weighed");
+    assertThat(balance.causes().get(0)).contains("spent herb (marc) was not weighed");
   }
 
   @Test

@@ -1,0 +1,142 @@
+package velvetcrock;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** One hand at a page: by touch or by keys, with what it taps and types counted. */
+final class Hand {
+  private static final int LATENCY_MS = 400;
+
+  /** How it works. */
+  enum Manner {
+    /** A finger on a phone. */
+    TOUCH,
+    /** Keys alone, over a line of 400 ms that breaks once. */
+    KEYS
+  }
+
+  private final Page page;
+  private final Manner manner;
+  private int taps;
+  private int letters;
+  private boolean lost;
+
+  Hand(Page page, Manner manner) {
+    this.page = page;
+    this.manner = manner;
+  }
+
+  /** From here on the line is slow, where it is for this hand. */
+  void overASlowLine() {
+    if (manner == Manner.KEYS) {
+      JsonObject slow = new JsonObject();
+      slow.addProperty("offline", false);
+      slow.addProperty("latency", LATENCY_MS);
+      slow.addProperty("downloadThroughput", -1);
+      slow.addProperty("uploadThroughput", -1);
+      page.context().newCDPSession(page).send("Network.emulateNetworkConditions", slow);
+    }
+  }
+
+  /** The connection breaks before the next form is sent, and comes back. */
+  void theLineBreaks() {
+    lost = manner == Manner.KEYS;
+  }
+
+  void tap(Locator target) {
+    Locator one = target.first();
+    assertThat(one).isVisible();
+    if (manner == Manner.TOUCH) {
+      one.tap();
+    } else {
+      one.focus();
+      assertThat(one).isFocused();
+      page.keyboard().press(byEnter(one) ? "Enter" : "Space");
+    }
+    taps++;
+    settled();
+  }
+
+  private static boolean byEnter(Locator target) {
+    return (Boolean) target.evaluate("e => e.matches('a, button')");
+  }
+
+  void tap(String words) {
+    tap(
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words).setExact(true))
+            .or(
+                page.getByRole(
+                    AriaRole.LINK, new Page.GetByRoleOptions().setName(words).setExact(true))));
+  }
+
+  /** Sends a form and waits for the page that it leads to. */
+  void send(String words, String leadsTo) {
+    if (lost) {
+      lost = false;
+      page.context().setOffline(true);
+      tap(words);
+      assertThat(page.locator("#unreachable")).isVisible();
+      page.context().setOffline(false);
+    } else {
+      tap(words);
+    }
+    assertThat(page).hasURL(Pattern.compile(leadsTo));
+    page.waitForLoadState();
+  }
+
+  void check(String label) {
+    tap(page.getByLabel(label));
+  }
+
+  void type(Locator field, String text) {
+    if (manner == Manner.TOUCH) {
+      field.first().tap();
+    } else {
+      field.first().focus();
+    }
+    field.first().fill(text);
+    taps++;
+    letters += text.length();
+    settled();
+  }
+
+  void type(String label, String text) {
+    type(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)), text);
+  }
+
+  /** Types into a sentence that reckons while it is typed, and waits for its answer. */
+  void say(Locator field, String text, String answeredBy) {
+    page.waitForResponse(r -> r.url().contains(answeredBy), () -> type(field, text));
+    settled();
+  }
+
+  /** Opens a list and picks from it. */
+  void choose(Locator list, String value) {
+    list.first().selectOption(value);
+    taps += 2;
+    settled();
+  }
+
+  /** Picks from a list of a sentence, and waits for its answer. */
+  void pick(Locator list, String value, String answeredBy) {
+    page.waitForResponse(r -> r.url().contains(answeredBy), () -> choose(list, value));
+    settled();
+  }
+
+  private void settled() {
+    page.waitForFunction(
+        "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
+  }
+
+  /** No more was tapped and typed than a person with oily hands puts up with. */
+  void within(int mostTaps, int mostLetters) {
+    assertThat(taps).as("taps").isLessThanOrEqualTo(mostTaps);
+    assertThat(letters).as("letters").isLessThanOrEqualTo(mostLetters);
+  }
+}
