@@ -4,14 +4,26 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.Objects;
 import java.util.regex.Pattern;
 
 /** One hand at a page: by touch or by keys, with what it taps and types counted. */
 final class Hand {
   private static final int LATENCY_MS = 400;
+
+  /** Gives the keys to what a tap there would press; whether they are there then. */
+  private static final String FOCUS =
+      """
+      e => {
+        const pressed = e.closest('a, button, summary, input, select, textarea')
+            ?? e.closest('label')?.control ?? e.querySelector('a, button, input');
+        pressed?.focus();
+        return pressed !== null && document.activeElement === pressed;
+      }""";
 
   /** How it works. */
   enum Manner {
@@ -26,6 +38,7 @@ final class Hand {
   private int taps;
   private int letters;
   private boolean lost;
+  private CDPSession line;
 
   Hand(Page page, Manner manner) {
     this.page = page;
@@ -35,13 +48,19 @@ final class Hand {
   /** From here on the line is slow, where it is for this hand. */
   void overASlowLine() {
     if (manner == Manner.KEYS) {
-      JsonObject slow = new JsonObject();
-      slow.addProperty("offline", false);
-      slow.addProperty("latency", LATENCY_MS);
-      slow.addProperty("downloadThroughput", -1);
-      slow.addProperty("uploadThroughput", -1);
-      page.context().newCDPSession(page).send("Network.emulateNetworkConditions", slow);
+      line = page.context().newCDPSession(page);
+      line.send("Network.enable");
+      holds(true);
     }
+  }
+
+  private void holds(boolean holds) {
+    JsonObject conditions = new JsonObject();
+    conditions.addProperty("offline", !holds);
+    conditions.addProperty("latency", LATENCY_MS);
+    conditions.addProperty("downloadThroughput", -1);
+    conditions.addProperty("uploadThroughput", -1);
+    Objects.requireNonNull(line).send("Network.emulateNetworkConditions", conditions);
   }
 
   /** The connection breaks before the next form is sent, and comes back. */
@@ -55,16 +74,12 @@ final class Hand {
     if (manner == Manner.TOUCH) {
       one.tap();
     } else {
-      one.focus();
-      assertThat(one).isFocused();
-      page.keyboard().press(byEnter(one) ? "Enter" : "Space");
+      assertThat((Boolean) one.evaluate(FOCUS)).as("keys reach " + target).isTrue();
+      boolean enter = (Boolean) page.evaluate("() => document.activeElement.matches('a, button')");
+      page.keyboard().press(enter ? "Enter" : "Space");
     }
     taps++;
     settled();
-  }
-
-  private static boolean byEnter(Locator target) {
-    return (Boolean) target.evaluate("e => e.matches('a, button')");
   }
 
   void tap(String words) {
@@ -79,10 +94,10 @@ final class Hand {
   void send(String words, String leadsTo) {
     if (lost) {
       lost = false;
-      page.context().setOffline(true);
+      holds(false);
       tap(words);
       assertThat(page.locator("#unreachable")).isVisible();
-      page.context().setOffline(false);
+      holds(true);
     } else {
       tap(words);
     }

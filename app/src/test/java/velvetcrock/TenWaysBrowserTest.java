@@ -186,7 +186,7 @@ class TenWaysBrowserTest extends BrowserPages {
           assertThat(page.locator("#weigh")).containsText("0 % gone");
           hand.type("Vessel and all weigh", "970 g");
           hand.send("Log the weight", BATCH);
-          assertThat(page.locator("#weigh")).containsText("gone");
+          assertThat(page.locator("#weigh")).containsText("has left");
           hand.within(24, 12);
         });
   }
@@ -211,8 +211,8 @@ class TenWaysBrowserTest extends BrowserPages {
           page.navigate("/products/new?making=WHIPPED_BUTTER");
           hand.say(named(page, "parts[0].amount"), "all", "/products/new");
           hand.send("Weigh it in", PRODUCT);
-          hand.send("The edge has set", PRODUCT);
-          hand.send("It stands", PRODUCT);
+          hand.tap(page.locator("button[name=look][value=EDGE_SET]"));
+          hand.tap(page.locator("button[name=look][value=STANDS]"));
           hand.type(named(page, "groups[0].size"), "4 oz");
           hand.send("It is poured", PRODUCT);
           assertThat(page.getByText("Print labels").first()).isVisible();
@@ -254,7 +254,7 @@ class TenWaysBrowserTest extends BrowserPages {
           hand.theLineBreaks();
           hand.send("Take it on", BATCH);
           assertThat(page.locator("main")).containsText("assumed: say it");
-          strained(page, hand, "a pint");
+          strained(page, hand, "1/2 pint");
           hand.within(14, 18);
         });
   }
@@ -276,8 +276,11 @@ class TenWaysBrowserTest extends BrowserPages {
           hand.theLineBreaks();
           hand.send("Charge the trial’s jars", "/trials/[0-9a-f-]+$");
           for (int glass = 0; glass < 2; glass++) {
-            hand.tap(
-                page.locator("label:has(input[name='glass[" + glass + "].smell'][value='4'])"));
+            for (String mark : new String[] {"strength", "smell"}) {
+              hand.tap(
+                  page.locator(
+                      "label:has(input[name='glass[" + glass + "]." + mark + "'][value='4'])"));
+            }
           }
           hand.send("Judged", "/trials/[0-9a-f-]+$");
           hand.type(page.locator("#conclusion"), "No difference yet.");

@@ -20,11 +20,13 @@ import org.springframework.web.util.UriComponentsBuilder;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Claims;
 import velvetcrock.core.keeping.BalmKeeping;
+import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.HardnessText;
 import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.making.Working;
+import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.measure.Quantity;
 import velvetcrock.core.product.ProductRules;
@@ -311,10 +313,13 @@ class NewProductController {
               row("carrier:shea", "60 g", "2 oz"),
               new NewProductForm.Row("wax:beeswax", ""));
       case WHIPPED_BUTTER ->
-          List.of(
-              row(oil, 50),
-              new NewProductForm.Row("carrier:shea", formats().typedG(Math.ceil(massG(oil, 50)))),
-              new NewProductForm.Row("carrier:mango-butter", ""));
+          buttery(oil)
+              ? List.of(new NewProductForm.Row(oil, "all"))
+              : List.of(
+                  row(oil, 50),
+                  new NewProductForm.Row(
+                      "carrier:shea", formats().typedG(Math.ceil(massG(oil, 50)))),
+                  new NewProductForm.Row("carrier:mango-butter", ""));
       case POMADE ->
           List.of(
               row(oil, 60),
@@ -326,6 +331,18 @@ class NewProductController {
       case POULTICE -> List.of(row(things.firstMarc(), "60 g", "2 oz"));
       default -> List.of(row(oil, 100), new NewProductForm.Row("wax:beeswax", ""));
     };
+  }
+
+  /** Whether an oil was infused in so much butter that it can be whipped as it is. */
+  private boolean buttery(String oil) {
+    try {
+      ProductThings.Thing thing = things.find(oil);
+      return thing.part().infused() != null
+          && thing.part().ingredient(catalogues.current(), Carrier.ROOM_C).hardness()
+              >= Firmness.WHIPPED_BUTTER.hardness().low();
+    } catch (Refused refused) {
+      return false;
+    }
   }
 
   /** What so many ml of an oil weigh, or all of it where there is less, g. */

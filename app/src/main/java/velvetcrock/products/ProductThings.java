@@ -3,6 +3,7 @@ package velvetcrock.products;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -213,7 +214,8 @@ class ProductThings {
 
   /**
    * The bottle that should be used first and is good for long enough to make something of it; else
-   * one that is still good, else plain sunflower oil.
+   * one that is still good, else oil that came out of the cloth last and is in no bottle yet, else
+   * plain sunflower oil.
    */
   String first(LocalDate today) {
     List<BottleRecord> good =
@@ -227,7 +229,15 @@ class ProductThings {
         .findFirst()
         .or(() -> good.stream().findFirst())
         .map(b -> "bottle:" + b.code())
+        .or(this::fromTheCloth)
         .orElse("carrier:sunflower-high-oleic");
+  }
+
+  private Optional<String> fromTheCloth() {
+    return batches.strained(1).stream()
+        .filter(b -> new BatchReckoning(catalogues.current(), b.state()).unbottledMl() >= LEAST_ML)
+        .map(b -> "cloth:" + b.code())
+        .findFirst();
   }
 
   /** The marc of the batch that was strained last; nothing where there is none. */

@@ -259,7 +259,10 @@
   const sure = new WeakSet();
   document.addEventListener("submit", async (event) => {
     const form = event.target;
-    const plain = !form.hasAttribute("hx-post") && form.method === "post" && !event.defaultPrevented;
+    // A sentence reckons by script while it is typed, and yet is sent as a page.
+    const byScript =
+      form.hasAttribute("hx-post") && /submit|^$/.test(form.getAttribute("hx-trigger") ?? "");
+    const plain = !byScript && form.getAttribute("method") === "post" && !event.defaultPrevented;
     const within = document.body.dataset.clock !== undefined;
     if (!plain || !within || form.matches("[action$='/sign-out']")) return;
     if (sure.has(form)) {

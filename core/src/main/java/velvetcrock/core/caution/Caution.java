@@ -1,6 +1,7 @@
 package velvetcrock.core.caution;
 
 import java.util.Collection;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -14,6 +15,21 @@ import java.util.Set;
  */
 public record Caution(
     String code, Level level, Passing passing, Stage stage, String text, String turnTo) {
+  private static final List<String> ASKS = List.of("Ask ", "A doctor ", "Follow ", "Check ");
+
+  /** What to do, which is said first; what is asked of others comes after the why. */
+  public String lead() {
+    return turnTo.isEmpty() || asks() ? text : turnTo;
+  }
+
+  /** What else is to be said: the why, or whom to ask; may be empty. */
+  public String after() {
+    return turnTo.isEmpty() || asks() ? turnTo : text;
+  }
+
+  private boolean asks() {
+    return ASKS.stream().anyMatch(turnTo::startsWith);
+  }
 
   /**
    * Whether a line of it is enough: it was read before, or nothing can be done about it now. What
