@@ -256,6 +256,12 @@
   };
   takeUp();
 
+  // Whoever leaves while something still waits to be sent is asked.
+  let held = 0;
+  window.addEventListener("beforeunload", (event) => {
+    if (held > 0) event.preventDefault();
+  });
+
   const sure = new WeakSet();
   document.addEventListener("submit", async (event) => {
     const form = event.target;
@@ -273,12 +279,14 @@
     event.preventDefault();
     const button = event.submitter;
     rest(form, true);
+    held += 1;
     let found = await reach();
     while (found === "away") {
       unreachable("The kitchen cannot be reached. Nothing is lost: this is sent as soon as it can be.");
       await new Promise((again) => setTimeout(again, 2000));
       found = await reach();
     }
+    held -= 1;
     rest(form, false);
     unreachable("");
     if (found === "signed out") {

@@ -92,6 +92,7 @@ final class Hand {
 
   /** Sends a form and waits for the page that it leads to. */
   void send(String words, String leadsTo) {
+    page.evaluate("() => { window.sentFromHere = true; }");
     if (lost) {
       lost = false;
       holds(false);
@@ -101,6 +102,7 @@ final class Hand {
     } else {
       tap(words);
     }
+    page.waitForFunction("() => window.sentFromHere === undefined");
     assertThat(page).hasURL(Pattern.compile(leadsTo));
     page.waitForLoadState();
   }

@@ -81,8 +81,7 @@ class BatchController {
               this::vessel,
               Until.reader(households.formats(house)));
       Instant at = when.at();
-      Written written =
-          acts.append(code, event, at, null, Optional.ofNullable(form.key()).orElse(""));
+      Written written = acts.append(code, event, at, null, key(form, event));
       Formats fmt = households.formats(house);
       tell(written, new EntryWords(catalogues.current(), fmt).of(event).title(), fmt, flash);
       return redirect(back, batch.code());
@@ -106,6 +105,12 @@ class BatchController {
           "problem", refused.problems().get(0).message() + " Take that back first.");
     }
     return redirect(back, code);
+  }
+
+  /** Names the entry: forms of one page share its key, and each kind of them is written once. */
+  private static String key(LogForm form, BatchEvent event) {
+    String key = Optional.ofNullable(form.key()).orElse("");
+    return key.isEmpty() ? "" : key + "/" + event.kind();
   }
 
   private String show(String code, LogForm form, FieldErrors errors, boolean all, Model model) {

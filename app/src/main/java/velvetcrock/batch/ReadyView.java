@@ -162,10 +162,10 @@ record ReadyView(String lead, String mood, List<Line> why) {
     if (looks.size() == 1) {
       return "seen once; look again in some days";
     }
-    String by = " by " + known.fmt().number(last.fromLast(), 1) + " ΔE between the last two looks";
+    String by = " (ΔE " + known.fmt().number(last.fromLast(), 1) + ")";
     return Boolean.TRUE.equals(known.reckoning().colour().settled().orElse(null))
-        ? "settled: changed" + by
-        : "still changing," + by;
+        ? "settled: the last two looks are alike" + by
+        : "still changing: the last two looks differ" + by;
   }
 
   private static String herb(Observations seen, Says says) {
