@@ -74,7 +74,7 @@ class FormsBrowserTest extends BrowserPages {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       moveIntoANewHousehold(page, "METRIC");
       page.navigate("/kitchen");
-      page.locator("summary", new Page.LocatorOptions().setHasText("plank")).first().click();
+      page.locator("summary", new Page.LocatorOptions().setHasText("Add a shelf")).first().click();
       page.locator("input[name=placeName]").fill("Loft by the chimney");
       List<Cookie> cookies = page.context().cookies();
       page.context().clearCookies();
