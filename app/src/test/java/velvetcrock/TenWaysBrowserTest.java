@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.UUID;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -343,5 +345,51 @@ class TenWaysBrowserTest extends BrowserPages {
           assertThat(page.locator("main")).containsText("red itch");
           hand.within(8, 20);
         });
+  }
+
+  private static Locator role(Page page, AriaRole role, String name) {
+    return page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true)).first();
+  }
+
+  private static void chosen(Page page, String list, String value) {
+    page.waitForResponse(
+        r -> r.url().contains("/bench"),
+        () -> role(page, AriaRole.COMBOBOX, list).selectOption(value));
+    page.waitForFunction(
+        "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
+  }
+
+  /** The first way by nothing but what a screen reader is told: roles and names. */
+  @Test
+  void theFirstWayByTheTreeThatAScreenReaderReads() throws Exception {
+    try (Page page = phone()) {
+      moveIntoANewHousehold(page, "US");
+      assertThat(role(page, AriaRole.HEADING, "What is in front of you?")).isVisible();
+      page.getByRole(
+              AriaRole.LINK, new Page.GetByRoleOptions().setName("Herb and oil, to go into a jar"))
+          .click();
+      arrived(page, "/bench$");
+      chosen(page, "Ratio by", "fill");
+      chosen(page, "Herb", "mullein-flower");
+      chosen(page, "Jar", "us-quart");
+      chosen(page, "How full of herb", "0.5");
+      chosen(page, "How full in all", "0.85");
+      assertThat(
+              page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("drawn to scale")))
+          .hasCount(1);
+      weeksAgo(page, 38);
+      page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("I do not know"))
+          .check();
+      page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("clean")).check();
+      role(page, AriaRole.BUTTON, "Charge the jar").click();
+      arrived(page, BATCH);
+      role(page, AriaRole.LINK, "Strain").click();
+      arrived(page, "/strain$");
+      role(page, AriaRole.TEXTBOX, "What came out?").fill("2 cups");
+      role(page, AriaRole.BUTTON, "Strained").click();
+      arrived(page, "/bottle$");
+      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+          .hasCount(1);
+    }
   }
 }

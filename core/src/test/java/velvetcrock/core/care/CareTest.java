@@ -82,4 +82,27 @@ class CareTest {
     }
     assertThat(Care.comesAgain(kind, CHARGED)).isAfter(CHARGED);
   }
+
+  /** Ten jars in one cupboard, one begun every third or fourth day, as a household has them. */
+  @Test
+  void aHouseholdOfTenJarsIsWalkedInFiveMinutes() {
+    List<Visit> visits = Rhythm.STANDING.visits(70);
+    double minutes = 0;
+    int days = 35;
+    for (int day = 35; day < 35 + days; day++) {
+      int shaken = 0;
+      int looked = 0;
+      for (int jar = 0; jar < 10; jar++) {
+        int age = day - (int) Math.round(jar * 3.5);
+        for (Visit visit : visits) {
+          shaken += visit.day() == age && !visit.look() ? 1 : 0;
+          looked += visit.day() == age && visit.look() ? 1 : 0;
+        }
+      }
+      minutes += shaken > 0 ? Care.visitMinutes(1, shaken) : 0;
+      minutes += looked > 0 ? Care.visitMinutes(3, looked) : 0;
+      minutes -= shaken > 0 && looked > 0 ? Care.TO_A_PLACE_MINUTES : 0;
+    }
+    assertThat(minutes / days).isBetween(2.0, 5.0);
+  }
 }
