@@ -106,13 +106,18 @@ public record Window(
         : window.leftUntil(left.until().atZone(zone).toLocalDate());
   }
 
-  /** The same, but for what somebody decided: from a day on, where it counts days. */
+  /** The same, but not before a day that somebody decided on, where it counts days. */
   private Window leftUntil(LocalDate day) {
     if (byHours || from == null) {
       return this;
     }
     double days = Math.max(1, java.time.temporal.ChronoUnit.DAYS.between(from, day));
-    return new Window(false, from, days, days, Math.max(latest, days + DAYS_AFTER_LEFT));
+    return new Window(
+        false,
+        from,
+        Math.max(earliest, days),
+        Math.max(usual, days),
+        Math.max(latest, days + DAYS_AFTER_LEFT));
   }
 
   /**

@@ -325,6 +325,18 @@ class BatchLogTest {
     assertThatThrownBy(this::state).hasMessageContaining("not ahead");
   }
 
+  /** A day before its window opens opens it no earlier. */
+  @Test
+  void leavingAYoungJarAFewDaysMakesItReadyNoSooner() {
+    charge();
+    Instant until = DAY0.plusDays(5).atStartOfDay(OSLO).toInstant();
+    happens(DAY0.plusDays(3), 9, new LeftLonger(until, ""));
+
+    assertThat(round(DAY0.plusDays(5))).doesNotContain(Kind.STRAIN).contains(Kind.LOOK);
+    assertThat(new BatchReckoning(CATALOGUE, state()).window(OSLO).earliestOn())
+        .contains(DAY0.plusDays(21));
+  }
+
   @Test
   void aJarOnItsLidIsNotShakenAndIsTurnedBackOnItsDay() {
     charge();
