@@ -13,6 +13,7 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.drawer.LotRecord;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
 import velvetcrock.journal.Search;
@@ -29,6 +30,7 @@ import velvetcrock.web.Typed;
 /** What the bench shows. */
 @Component
 class BenchPage {
+  private static final double PRICED_ML = 100;
   private static final int MOST_NOTED = 2;
 
   private final Planner planner;
@@ -99,13 +101,27 @@ class BenchPage {
   }
 
   /** How the herbs like to be infused, and what the oils are like, one line each. */
-  private static List<String> about(Reckoned plan) {
+  private static List<String> about(Reckoned plan, Formats fmt) {
     CatalogueWords words = new CatalogueWords();
     return Stream.concat(
             plan.wish().herbs().stream().map(h -> words.inOneLine(h.portion().herb())),
-            plan.wish().oils().stream().map(o -> words.inOneLine(o.carrier())))
+            plan.wish().oils().stream().map(o -> words.inOneLine(o.carrier()) + price(o, fmt)))
         .distinct()
         .toList();
+  }
+
+  /** What so much of an oil cost, by the lot that it comes from; empty where nobody knows. */
+  private static String price(Wish.InOil oil, Formats fmt) {
+    return oil.lot()
+        .map(LotRecord::lot)
+        .filter(lot -> lot.details().priceMinor() != null && lot.most() > 0)
+        .map(
+            lot ->
+                "; "
+                    + fmt.money(lot.details().priceMinor() * PRICED_ML / lot.most())
+                    + " for "
+                    + fmt.ml(PRICED_ML))
+        .orElse("");
   }
 
   /** What was noted of the first herb when batches and trials of it were looked back on. */
@@ -158,7 +174,7 @@ class BenchPage {
       model.addAttribute("view", BenchView.of(plan, bench, catalogues.current(), chargedOn, fmt));
       model.addAttribute("errors", errors);
       model.addAttribute("lacking", lacking(plan, fmt));
-      model.addAttribute("about", about(plan));
+      model.addAttribute("about", about(plan, fmt));
       return plan;
     } catch (Refused refused) {
       model.addAttribute("view", null);
