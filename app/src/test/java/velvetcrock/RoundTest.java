@@ -88,7 +88,7 @@ class RoundTest extends AppTest {
               "round")
           .andExpect(redirectedUrl("/round"));
     }
-    assertThat(round()).contains("Nothing wants doing");
+    assertThat(round()).contains("Nothing wants doing. Come back tomorrow. ");
     for (String code : List.of(one, other)) {
       assertThat(as(keeper, () -> batches.log(batches.find(code)))).hasSize(2);
       assertThat(visit(keeper, "/batches/" + code).andReturn().getResponse().getContentAsString())

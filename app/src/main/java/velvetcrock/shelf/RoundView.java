@@ -246,7 +246,7 @@ record RoundView(
         hour < 11 ? "This morning’s round" : hour < 17 ? "Today’s round" : "This evening’s round";
     String summary =
         walked.isEmpty()
-            ? "Nothing wants doing. Come back tomorrow."
+            ? "Nothing wants doing. Come back tomorrow"
             : (walked.size() == 1 ? "One thing" : walked.size() + " things")
                 + ", about "
                 + Math.max(1, minutes)
