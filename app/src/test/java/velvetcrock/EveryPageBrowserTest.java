@@ -24,7 +24,6 @@ class EveryPageBrowserTest extends BrowserPages {
           "/",
           "/round",
           "/bench",
-          "/bench?method=SPIRIT",
           "/bench/take-on",
           "/stove",
           "/stove/practice",

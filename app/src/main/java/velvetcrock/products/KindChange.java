@@ -22,7 +22,8 @@ final class KindChange {
    * @param rows as they were
    * @param was the kind before
    * @param is the kind now
-   * @return none where nothing of them makes sense there
+   * @return none where nothing of them makes sense there, or too little: an oil alone is not
+   *     whipped
    */
   static List<Row> rows(List<Row> rows, String was, String is) {
     Optional<ProductKind> before = kind(was);
@@ -42,9 +43,7 @@ final class KindChange {
     }
     boolean solid = kept.stream().anyMatch(row -> SOLID.contains(row.thing()));
     if (kind == ProductKind.WHIPPED_BUTTER && !solid) {
-      String like = kept.isEmpty() ? "" : kept.get(0).amount();
-      kept.add(new Row("carrier:shea", like));
-      kept.add(new Row("carrier:mango-butter", ""));
+      return List.of();
     } else if (kind == ProductKind.COMPRESS_PADS && !solid) {
       kept.add(new Row("carrier:coconut", "100 g"));
     }

@@ -354,6 +354,13 @@ record ProductView(
     };
   }
 
+  /** What a group is filled into, one of it or several. */
+  private static String vessels(TinGroup group) {
+    String several = group.vessel().isBlank() ? "tins" : group.vessel();
+    boolean plural = several.endsWith("s") && !several.endsWith("ss");
+    return group.count() == 1 && plural ? several.substring(0, several.length() - 1) : several;
+  }
+
   private static List<TinView> tins(
       ProductRecord product, Melt melt, ProductRules rules, ProductWords words, Formats fmt) {
     ProductState state = product.state();
@@ -366,7 +373,7 @@ record ProductView(
               group.letter(),
               group.count()
                   + " "
-                  + (group.vessel().isBlank() ? "tins" : group.vessel())
+                  + vessels(group)
                   + " of "
                   + fmt.ml(group.ml())
                   + " for "

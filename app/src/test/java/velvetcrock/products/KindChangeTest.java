@@ -30,11 +30,8 @@ class KindChangeTest {
   }
 
   @Test
-  void aWhippedButterOpensWithTheOilAndButters() {
-    List<Row> rows = KindChange.rows(SALVE, "SALVE", "WHIPPED_BUTTER");
-    assertThat(things(rows))
-        .containsExactly("bottle:T4T-A", "carrier:shea", "carrier:mango-butter");
-    assertThat(rows.get(0).amount()).isEqualTo("120 ml");
+  void anOilAloneIsNotWhippedAndWhatHasButterStaysAsItIs() {
+    assertThat(KindChange.rows(SALVE, "SALVE", "WHIPPED_BUTTER")).isEmpty();
     List<Row> withButter = List.of(SALVE.get(0), new Row("carrier:shea", "60 g"));
     assertThat(KindChange.rows(withButter, "MASSAGE_OIL", "WHIPPED_BUTTER")).isEqualTo(withButter);
   }
