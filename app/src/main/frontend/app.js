@@ -86,6 +86,19 @@
     if (event.target.closest("[data-help]")) keys["?"]();
   });
 
+  // What has changed on the page is told by one region that stays in place.
+  const region = document.querySelector("#told");
+  const tell = () => {
+    const words = [...document.querySelectorAll("[data-told]")]
+      .filter((at) => at.offsetParent !== null)
+      .map((at) => at.textContent.trim().replace(/\s+/g, " "))
+      .filter((said) => said !== "")
+      .join(". ");
+    if (region && region.textContent !== words) region.textContent = words;
+  };
+  setTimeout(tell, 500);
+  document.addEventListener("htmx:afterSettle", tell);
+
   // After a task is ticked off, the hand stays on the next one.
   let tickedAt = -1;
   document.addEventListener("htmx:beforeRequest", (event) => {
@@ -100,7 +113,9 @@
   // A choice that redraws the page takes a moment: what is typed meanwhile does not cut it short, but
   // is put back and told afterwards, and the hand stays where it was. A choice is told once, as a change.
   const written = "input:not([type=checkbox], [type=radio], [type=file], [type=hidden]), textarea";
-  const named = (name) => document.querySelector(`main [name="${CSS.escape(name)}"]`);
+  const named = (name) =>
+    document.querySelector(`main [data-lists="${CSS.escape(name)}"]`) ??
+    document.querySelector(`main [name="${CSS.escape(name)}"]`);
   const redraws = (event) => event.detail.target?.matches?.("main") ?? false;
   const typedMeanwhile = new Map();
   let redrawing = false;
@@ -110,7 +125,7 @@
     "input",
     (event) => {
       if (event.target.matches("select")) event.stopPropagation();
-      else if (redrawing && event.target.matches(written))
+      else if (redrawing && event.target.name && event.target.matches(written))
         typedMeanwhile.set(event.target.name, event.target.value);
     },
     true,
@@ -138,10 +153,11 @@
   document.addEventListener("htmx:beforeSwap", (event) => {
     const at = document.activeElement;
     if (redraws(event) && at?.matches(`select, ${written}`)) {
-      hand = { name: at.name, at: at.matches(written) ? at.selectionStart : null };
+      hand = { name: at.dataset.lists ?? at.name, at: at.matches(written) ? at.selectionStart : null };
     }
   });
-  document.addEventListener("htmx:afterSettle", () => {
+  document.addEventListener("htmx:afterSettle", (event) => {
+    if (!redraws(event)) return;
     for (const [name, value] of typedMeanwhile) {
       const field = named(name);
       if (!field || field.value === value) continue;
@@ -172,6 +188,7 @@
 
   // What was refused is told at the top, and the hand goes to the first field that was wrong.
   const field = (name) =>
+    document.querySelector(`main [data-lists="${CSS.escape(name)}"]`) ??
     document.querySelector(`main [name="${CSS.escape(name)}"]:not([type=hidden])`) ??
     document.querySelector("main [aria-invalid=true]");
   const toField = (name) => {
@@ -250,6 +267,7 @@
       const at = form.querySelector(`[name="${CSS.escape(name)}"]`);
       if (at && !at.matches("[type=checkbox], [type=radio], [type=hidden], [type=file]")) at.value = value;
     }
+    document.dispatchEvent(new Event("lists"));
     for (let d = form.closest("details"); d; d = d.parentElement.closest("details")) d.open = true;
     form.scrollIntoView({ block: "center" });
     unreachable("You had been signed out. What you had typed is here again: send it once more.");
@@ -398,12 +416,31 @@
   });
 
   // A long page is folded on a phone, and what is looked for opens it.
-  const folds = [...document.querySelectorAll("[data-found]")];
-  if (folds.length > 0 && matchMedia("(max-width: 48rem)").matches) folds.forEach((f) => (f.open = false));
+  const opened = new Set();
+  const narrow = matchMedia("(max-width: 48rem)").matches;
+  const heading = (fold) => fold.querySelector("summary").textContent;
+  const foldAll = () => {
+    if (!narrow) return;
+    document.querySelectorAll("[data-found]:not([data-folded])").forEach((fold) => {
+      fold.dataset.folded = "";
+      fold.open = opened.has(heading(fold));
+    });
+  };
+  foldAll();
+  document.addEventListener("htmx:afterSettle", foldAll);
+  document.addEventListener(
+    "toggle",
+    (event) => {
+      if (!event.target.matches("[data-found]")) return;
+      if (event.target.open) opened.add(heading(event.target));
+      else opened.delete(heading(event.target));
+    },
+    true,
+  );
   document.addEventListener("input", (event) => {
     if (!event.target.matches("[data-find]")) return;
     const words = event.target.value.trim().toLowerCase();
-    folds.forEach((fold) => {
+    document.querySelectorAll("[data-found]").forEach((fold) => {
       const entries = [...fold.querySelectorAll("li")];
       entries.forEach((li) => (li.hidden = words !== "" && !li.textContent.toLowerCase().includes(words)));
       if (words !== "") fold.open = entries.some((li) => !li.hidden);

@@ -37,6 +37,7 @@ cpSync(join(modules, "htmx.org/dist/htmx.min.js"), join(assets, "htmx.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.iife.min.js"), join(assets, "uPlot.iife.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.min.css"), join(assets, "uPlot.min.css"));
 cpSync(join(here, "app.js"), join(assets, "app.js"));
+cpSync(join(here, "lists.js"), join(assets, "lists.js"));
 cpSync(join(here, "stove.js"), join(assets, "stove.js"));
 cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
 execFileSync(

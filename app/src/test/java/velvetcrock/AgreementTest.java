@@ -436,7 +436,7 @@ class AgreementTest extends AppTest {
       }
       String letter = String.valueOf(bottle.get("letter"));
       String named = code + "-" + letter;
-      Element spot = cellar.selectFirst("a.spot[href=/cellar/" + code + "/" + letter + "]");
+      Element spot = cellar.selectFirst(".spot:has(a[href=/cellar/" + code + "/" + letter + "])");
       if (spot == null) {
         continue;
       }

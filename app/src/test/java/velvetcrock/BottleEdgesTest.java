@@ -222,6 +222,18 @@ class BottleEdgesTest extends BottleHouse {
   }
 
   @Test
+  void oilIsDrawnOffAtTheCellarsShelf() throws Exception {
+    String code = bottled(40);
+    visit(keeper, "/cellar")
+        .andExpect(content().string(containsString("Oil drawn off, " + code + "-A")));
+
+    send(keeper, "/cellar/" + code + "/A/draw", "amount", "20 ml", "back", "cellar", "key", "q")
+        .andExpect(redirectedUrl("/cellar"));
+
+    assertThat(bottle(code, "A").bottle().leftMl()).isEqualTo(130);
+  }
+
+  @Test
   void openedOnceIsNotAskedAgainAndItsDateIsNotLater() throws Exception {
     String code = bottled(40);
     LocalDate before = bottle(code, "B").bestBefore();

@@ -163,7 +163,10 @@ class BottlesTest extends BottleHouse {
     visit(keeper, "/cellar/" + code + "/A")
         .andExpect(content().string(containsString("Why its date moved")))
         .andExpect(content().string(containsString("stands on a warm shelf")))
-        .andExpect(content().string(containsString(words(before) + " became " + words(after))))
+        .andExpect(
+            content()
+                .string(
+                    containsString("good until " + words(after) + " instead of " + words(before))))
         .andExpect(content().string(containsString("What would lengthen it")));
     visit(keeper, "/cellar/" + code + "/B")
         .andExpect(content().string(not(containsString("Why its date moved"))));

@@ -9,7 +9,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** The whole path through the real interface. */
@@ -179,54 +178,6 @@ class BrowserTest extends BrowserPages {
       typeInto(page, "How much?", "2 tbsp");
       page.keyboard().press("Enter");
       assertThat(page.locator("main")).containsText("70 ml of 100 ml left");
-    }
-  }
-
-  @Test
-  void nothingSeriousStandsInAnybodysWay() {
-    for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-      try (Page page = page(1280, scheme)) {
-        page.navigate("/sign-in");
-        accessible(page);
-        page.navigate("/welcome");
-        accessible(page);
-        enterDemo(page);
-        page.navigate("/people");
-        press(page, "Make an invitation link");
-        page.navigate(page.locator("#link").inputValue());
-        accessible(page);
-        page.navigate("/");
-        String batch =
-            page.locator("a.stand", new Page.LocatorOptions().setHasText("Self-heal"))
-                .getAttribute("href");
-        page.navigate("/cellar");
-        String bottle = page.locator("a.spot").first().getAttribute("href");
-        for (String path :
-            List.of(
-                "/",
-                "/bench",
-                "/bench/take-on",
-                batch,
-                batch + "/tag",
-                batch + "/strain",
-                "/cellar",
-                bottle,
-                bottle + "/label",
-                "/drawer",
-                "/drawer/of/HERB/violet-leaf",
-                "/drawer/lots/new",
-                "/drawer/drying/new",
-                "/bench?method=SPIRIT",
-                "/bench?herbs%5B0%5D.state=FRESH",
-                "/kitchen",
-                "/kitchen/catalogue",
-                "/people",
-                "/nowhere",
-                "/api")) {
-          page.navigate(path);
-          accessible(page);
-        }
-      }
     }
   }
 }

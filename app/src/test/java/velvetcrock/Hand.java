@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Objects;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** One hand at a page: by touch or by keys, with what it taps and types counted. */
 final class Hand {
@@ -135,9 +136,24 @@ final class Hand {
 
   /** Opens a list and picks from it. */
   void choose(Locator list, String value) {
-    list.first().selectOption(value);
+    Locator typed = typedInto(list.first());
+    if (typed == null) {
+      list.first().selectOption(value);
+    } else {
+      String words =
+          (String) list.first().evaluate("(l, v) => l.querySelector(`[value='${v}']`).text", value);
+      typed.focus();
+      typed.fill(words.strip());
+    }
     taps += 2;
     settled();
+  }
+
+  /** The field that stands in a long list's place. */
+  private @Nullable Locator typedInto(Locator list) {
+    return (Boolean) list.evaluate("l => l.classList.contains('listed')")
+        ? list.locator("xpath=following-sibling::input[1]")
+        : null;
   }
 
   /** Picks from a list of a sentence, and waits for its answer. */

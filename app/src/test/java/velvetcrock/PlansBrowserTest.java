@@ -94,25 +94,4 @@ class PlansBrowserTest extends BrowserPages {
     page.waitForLoadState();
     assertThat(timer).hasCount(0);
   }
-
-  @Test
-  void whatTellsOfTimeToComeFitsAPhoneAndCanBeReadByAll() {
-    Page page = page(360, ColorScheme.LIGHT);
-    enterDemo(page);
-    String base = page.url().replaceAll("/$", "");
-    for (String path :
-        new String[] {
-          WANT + LocalDate.now().plusDays(40),
-          WANT + LocalDate.now().minusDays(1),
-          "/plans",
-          "/plans/what-if",
-          "/drawer/ahead",
-          "/calendar",
-          "/kitchen"
-        }) {
-      page.navigate(base + path);
-      fitsTheScreen(page);
-      accessible(page);
-    }
-  }
 }

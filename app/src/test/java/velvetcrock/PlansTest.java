@@ -376,8 +376,12 @@ class PlansTest extends AppTest {
 
     assertThat(page)
         .contains("Extracted: ")
-        .contains("Shelf life left against what is extracted")
+        .contains("Extracted, up to 100 %")
+        .contains("Then keeps, up to ")
         .contains("Yarrow, cut, 1 : 13 in olive, 20 °C for 5 weeks");
+    Matcher headline = Pattern.compile("; then (keeps [^<]+)<").matcher(page);
+    assertThat(headline.find()).isTrue();
+    assertThat(page.split(Pattern.quote(headline.group(1)), -1)).hasSizeGreaterThan(2);
     assertThat(text(visit(keeper, "/plans/what-if?carrier=coconut&celsius=20")))
         .contains("The oil is solid");
     assertThat(text(visit(keeper, "/plans/what-if?ratio=5&grams=30&jar=jar-500")))

@@ -140,20 +140,6 @@ class ProductsBrowserTest extends BrowserPages {
   }
 
   @Test
-  void itsPagesFitAPhoneInTheDarkAndCanBeReadByAll() {
-    Page page = page(360, ColorScheme.DARK);
-    enterDemo(page);
-    page.navigate("/products");
-    String first = page.locator(".product-board a").nth(1).getAttribute("href");
-    for (String path :
-        List.of("/products", "/products/new", "/products/recipes", "/products/reactions", first)) {
-      page.navigate(path);
-      fitsTheScreen(page);
-      accessible(page);
-    }
-  }
-
-  @Test
   void aTimerOfAStepRuns() {
     Page page = page(360, ColorScheme.LIGHT);
     enterDemo(page);

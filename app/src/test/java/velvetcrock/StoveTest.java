@@ -467,7 +467,7 @@ class StoveTest extends AppTest {
     code = warm(Method.SOLAR);
     visit(keeper, "/stove")
         .andExpect(content().string(containsString("in the sun")))
-        .andExpect(content().string(containsString("Assumed by the sun’s day")));
+        .andExpect(content().string(containsString("Estimated for a sunny window")));
   }
 
   private interface Course {

@@ -145,6 +145,7 @@ class BatchController {
     return switch (back) {
       case "shelf" -> "redirect:/";
       case "round" -> "redirect:/round";
+      case "cellar" -> "redirect:/cellar";
       case "stove" -> "redirect:/stove/" + code;
       default -> "redirect:/batches/" + code;
     };

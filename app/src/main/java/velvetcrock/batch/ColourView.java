@@ -13,45 +13,41 @@ import velvetcrock.web.Formats;
  */
 public record ColourView(String lead, String mood, List<Swatch> swatches) {
   private static final int MOST = 12;
+  private static final double CLEARLY = 5;
 
   /**
    * A swatch.
    *
-   * @param x where it begins, in units of the strip
-   * @param change ΔE00 from the look before; empty for the plain carrier
+   * @param change how far from the look before, in words; empty for the plain carrier
    */
-  public record Swatch(String colour, String when, String change, int x) {}
-
-  /** How wide a swatch is, in units of the strip. */
-  public static final int WIDE = 64;
+  public record Swatch(String colour, String when, String change) {}
 
   /** Shows a story. */
   public static ColourView of(ColourStory story, Formats fmt) {
     List<Swatch> swatches = new ArrayList<>();
-    swatches.add(new Swatch(story.plain().hex(), "plain oil", "", 0));
+    swatches.add(new Swatch(story.plain().hex(), "plain oil", ""));
     List<ColourStory.Look> looks = story.looks();
     for (int i = Math.max(0, looks.size() - MOST); i < looks.size(); i++) {
       ColourStory.Look look = looks.get(i);
       swatches.add(
           new Swatch(
-              look.colour().hex(),
-              fmt.shortDate(fmt.date(look.at())),
-              "ΔE " + fmt.number(look.fromLast(), 1),
-              swatches.size() * WIDE));
+              look.colour().hex(), fmt.shortDate(fmt.date(look.at())), change(look.fromLast())));
     }
     boolean settled = story.settled().orElse(false);
     String lead =
         looks.isEmpty()
             ? "No colour noted yet"
             : looks.size() == 1
-                ? "Seen once, " + fmt.number(looks.get(0).fromPlain(), 1) + " ΔE from the plain oil"
+                ? "Seen once: " + change(looks.get(0).fromPlain()) + " from the plain oil"
                 : settled ? "Settled" : "Still changing";
     return new ColourView(lead, settled ? "ready" : "resting", swatches);
   }
 
-  /** How wide the strip is, in its units. */
-  public int width() {
-    return swatches.size() * WIDE;
+  /** How far apart two colours look. */
+  private static String change(double deltaE) {
+    return deltaE <= ColourStory.CHANGING
+        ? "alike"
+        : deltaE <= CLEARLY ? "a little off" : "far off";
   }
 
   /** The same in words, for who cannot see it. */

@@ -158,14 +158,12 @@ record ReadyView(String lead, String mood, List<Line> why) {
     if (looks.isEmpty()) {
       return "nobody has noted it yet";
     }
-    ColourStory.Look last = looks.get(looks.size() - 1);
     if (looks.size() == 1) {
       return "seen once; look again in some days";
     }
-    String by = " (ΔE " + known.fmt().number(last.fromLast(), 1) + ")";
     return Boolean.TRUE.equals(known.reckoning().colour().settled().orElse(null))
-        ? "settled: the last two looks are alike" + by
-        : "still changing: the last two looks differ" + by;
+        ? "settled: the last two looks are alike"
+        : "still changing: the last two looks differ";
   }
 
   private static String herb(Observations seen, Says says) {

@@ -12,6 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.BatchRecord;
@@ -86,6 +87,7 @@ class BottleController {
   String draw(
       @PathVariable String code,
       @PathVariable String letter,
+      @RequestParam(defaultValue = "") String back,
       BottleForm form,
       Happened when,
       Model model,
@@ -111,8 +113,11 @@ class BottleController {
                   when.at(),
                   null,
                   key(form));
-          tell(written, "That draw", "Drawn: " + fmt.ml(ml) + ".", flash);
-          return "redirect:/cellar/" + batch.code() + "/" + normal(letter);
+          String bottle = batch.code() + "-" + normal(letter);
+          tell(written, "That draw", bottle + ": " + fmt.ml(ml) + " drawn off.", flash);
+          return back.equals("cellar")
+              ? "redirect:/cellar"
+              : "redirect:/cellar/" + batch.code() + "/" + normal(letter);
         });
   }
 

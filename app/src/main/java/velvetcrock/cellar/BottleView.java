@@ -1,7 +1,6 @@
 package velvetcrock.cellar;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -156,17 +155,13 @@ record BottleView(
   }
 
   private static String moved(BottleDateMove move, Formats fmt) {
-    long days = ChronoUnit.DAYS.between(move.from(), move.to());
     return fmt.date(fmt.date(move.movedAt()))
         + ": "
         + move.why()
-        + ". "
-        + fmt.days(Math.abs(days))
-        + (days < 0 ? " earlier" : " later")
-        + ", "
-        + fmt.date(move.from())
-        + " became "
-        + fmt.date(move.to());
+        + "; good until "
+        + fmt.date(move.to())
+        + " instead of "
+        + fmt.date(move.from());
   }
 
   /** When to smell at it, and what others like it did. */

@@ -1,6 +1,8 @@
 package velvetcrock.cellar;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,8 +56,9 @@ class CellarController {
         new CellarView.Contents(
             shown, book.hoard(which, fmt.today()), dated, book.ownShelfLives(), sorted, which);
     model.addAttribute("cellar", CellarView.of(contents, catalogues.current(), fmt));
+    model.addAttribute("key", UUID.randomUUID().toString());
     model.addAttribute("printAgain", book.toPrintAgain(fmt.today()));
-    model.addAttribute("by", sorted.name().toLowerCase(java.util.Locale.ROOT));
+    model.addAttribute("by", sorted.name().toLowerCase(Locale.ROOT));
     return "cellar/cellar";
   }
 

@@ -9,8 +9,8 @@ import velvetcrock.web.Formats;
 import velvetcrock.web.PromiseWords;
 
 /**
- * What the sliders come to, as three drawings with the pinned ones beside: pull over time, keeping
- * left over time, and the one against the other.
+ * What the sliders come to: what is extracted and how long it then keeps, drawn over one axis of
+ * time, and both as bars that compare the pinned settings.
  *
  * @param keepsTop where the axis of keeping ends, days
  */
@@ -22,10 +22,11 @@ record WhatIfView(
     String underline,
     boolean bad,
     String keepsTop) {
-  /** Size of a drawing, px. */
+  /** How wide the axis of time is, px. */
   static final double WIDTH = 330;
 
-  static final double HEIGHT = 190;
+  private static final double PULL_HEIGHT = 150;
+  private static final double KEEPS_HEIGHT = 130;
   private static final double MONTH = 30.44;
 
   /**
@@ -34,19 +35,20 @@ record WhatIfView(
    * @param pin names it, for taking it off
    * @param pull path of the pull over time
    * @param keeps path of the keeping over time
-   * @param trade path of the keeping over the pull
+   * @param bar how much is extracted and how long it keeps, each as a share of its axis, %
    */
   record Curves(
       String pin,
       String words,
-      String result,
       int colour,
       String pull,
       String keeps,
-      String trade,
       Dot pullAt,
       Dot keepsAt,
-      Dot tradeAt) {}
+      Bars bar) {}
+
+  /** What is compared, each as a share of its axis, %, with its words. */
+  record Bars(double pull, String pulled, double keeps, String kept) {}
 
   /** A point of a drawing. */
   record Dot(double x, double y) {}
@@ -120,7 +122,7 @@ record WhatIfView(
         new OutlookView.Fact(
             "Infusing uses",
             fmt.number(spent, spent < 10 ? 1 : 0) + " days",
-            "of its shelf life, for " + fmt.hours(result.at().hours())));
+            "of the oil’s own life"));
   }
 
   private static Curves curves(Tried tried, int colour, double top, Formats fmt) {
@@ -129,14 +131,16 @@ record WhatIfView(
     return new Curves(
         tried.form().pinned(),
         tried.words(),
-        "extracts " + fmt.percent(at.pull()) + ", " + PromiseWords.keepsFor(at.keeps(), fmt),
         colour,
-        path(curve, WhatIfView::timeX, p -> y(p.pull(), 1)),
-        path(curve, WhatIfView::timeX, p -> y(p.keepsDays(), top)),
-        path(curve, p -> p.pull() * WIDTH, p -> y(p.keepsDays(), top)),
-        new Dot(timeX(at), y(at.pull(), 1)),
-        new Dot(timeX(at), y(at.keepsDays(), top)),
-        new Dot(at.pull() * WIDTH, y(at.keepsDays(), top)));
+        path(curve, p -> y(p.pull(), 1, PULL_HEIGHT)),
+        path(curve, p -> y(p.keepsDays(), top, KEEPS_HEIGHT)),
+        new Dot(timeX(at.hours()), y(at.pull(), 1, PULL_HEIGHT)),
+        new Dot(timeX(at.hours()), y(at.keepsDays(), top, KEEPS_HEIGHT)),
+        new Bars(
+            100 * at.pull(),
+            fmt.percent(at.pull()) + " extracted",
+            100 * at.keepsDays() / top,
+            PromiseWords.keepsFor(at.keeps(), fmt)));
   }
 
   /** Where an hour lies on the logarithmic axis, px. */
@@ -146,24 +150,17 @@ record WhatIfView(
         / Math.log(WhatIf.LONGEST_HOURS / WhatIf.SHORTEST_HOURS);
   }
 
-  private static double timeX(WhatIf.Point point) {
-    return timeX(point.hours());
+  private static double y(double value, double top, double height) {
+    return height * (1 - value / top);
   }
 
-  private static double y(double value, double top) {
-    return HEIGHT * (1 - value / top);
-  }
-
-  private static String path(
-      List<WhatIf.Point> curve,
-      ToDoubleFunction<WhatIf.Point> x,
-      ToDoubleFunction<WhatIf.Point> y) {
+  private static String path(List<WhatIf.Point> curve, ToDoubleFunction<WhatIf.Point> y) {
     StringBuilder path = new StringBuilder();
     for (WhatIf.Point point : curve) {
       path.append(path.isEmpty() ? "M" : "L")
           .append(
               String.format(
-                  Locale.ROOT, "%.1f %.1f", x.applyAsDouble(point), y.applyAsDouble(point)));
+                  Locale.ROOT, "%.1f %.1f", timeX(point.hours()), y.applyAsDouble(point)));
     }
     return path.toString();
   }

@@ -30,22 +30,45 @@ final class StepWords {
   /**
    * A step.
    *
-   * @param seconds what a timer for it runs; 0 for none
+   * @param when at what temperature and how long
+   * @param clocks a timer for each way of doing it that takes a known time
    */
-  record WordedStep(String what, String detail, String when, int seconds) {}
+  record WordedStep(String what, String detail, String when, List<StepClock> clocks) {}
+
+  /**
+   * A timer for a step.
+   *
+   * @param where in which colder place; empty where the step has but one
+   * @param takes how long it takes there, in words; empty where the step says so itself
+   * @param seconds what the timer runs
+   */
+  record StepClock(String where, String takes, int seconds) {}
 
   List<WordedStep> of(Working working, List<PartIn> parts, @Nullable Melt melt) {
     List<WordedStep> said = new ArrayList<>();
     for (Working.Step step : working.steps()) {
-      Range minutes = step.minutes();
       said.add(
           new WordedStep(
-              what(step.code()),
-              detail(step, working, parts, melt),
-              when(step),
-              minutes == null ? 0 : (int) Math.round(minutes.middle() * PER_MINUTE)));
+              what(step.code()), detail(step, working, parts, melt), when(step), clocks(step)));
     }
     return said;
+  }
+
+  private static List<StepClock> clocks(Working.Step step) {
+    List<StepClock> clocks = new ArrayList<>();
+    if (step.minutes() != null) {
+      clocks.add(new StepClock("", "", seconds(step.minutes())));
+    }
+    for (Working.Colder colder : step.colder()) {
+      clocks.add(
+          new StepClock(
+              colder.place().words(), minutes(colder.minutes()), seconds(colder.minutes())));
+    }
+    return clocks;
+  }
+
+  private static int seconds(Range minutes) {
+    return (int) Math.round(minutes.middle() * PER_MINUTE);
   }
 
   private String when(Working.Step step) {
@@ -131,9 +154,8 @@ final class StepWords {
           (working.shortWindow() ? "The window is short. " : "")
               + "What stiffens in the pan goes back over the water. About 3 % stays in pan and jug.";
       case SET ->
-          "Do not move or cover it. A dip in the middle and pale rings are normal. In the fridge it sets"
-              + " in half the time and smoother, in the freezer in a quarter: then lids on only once it is"
-              + " as warm as the room, for cold tins draw water.";
+          "Do not move or cover it. A dip in the middle and pale rings are normal. Set in the"
+              + " cold it is smoother; lids on only once it is as warm as the room, for cold tins draw water.";
       case TURN_OUT -> "Ten minutes in the freezer first if it clings.";
       case LID -> "Capped warm, it sweats: water under the lid.";
       case CHILL -> "Tell how it looks; each look says what comes next.";

@@ -18,7 +18,7 @@ import velvetcrock.web.Formats;
  * The planks with their jars, all to one scale.
  *
  * @param empty the planks on which nothing stands, in words; may be empty itself
- * @param tended codes of the jars that infuse
+ * @param tended codes of the jars that infuse and are not lost
  */
 record ShelfView(List<Plank> planks, String empty, int jars, Set<String> tended) {
   private static final double PX_PER_MM = 0.95;
@@ -64,6 +64,7 @@ record ShelfView(List<Plank> planks, String empty, int jars, Set<String> tended)
     Set<String> tended =
         standing.stream()
             .filter(b -> b.state().status() == BatchState.Status.INFUSING)
+            .filter(b -> !b.state().seen().spoiled())
             .map(BatchRecord::code)
             .collect(Collectors.toSet());
     return new ShelfView(planks, empty, standing.size(), tended);

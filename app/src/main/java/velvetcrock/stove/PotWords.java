@@ -219,7 +219,7 @@ final class PotWords {
                 new Present(
                     p.celsius(),
                     (solar()
-                            ? "Assumed by the sun’s day, ±\u00a0"
+                            ? "Estimated for a sunny window, ±\u00a0"
                             : "Estimated from the dial and by hand, ±\u00a0")
                         + within(heat.assumed().get(heat.assumed().size() - 1).withinC()),
                     false,

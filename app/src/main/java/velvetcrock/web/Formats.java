@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
+import java.util.regex.Pattern;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.extraction.Pull;
@@ -21,6 +22,8 @@ import velvetcrock.core.measure.Units;
  */
 public final class Formats {
   /** Below this many hours people count in hours, above it in days. */
+  private static final Pattern ISO_DATE = Pattern.compile("\\b\\d{4}-\\d{2}-\\d{2}\\b");
+
   private static final double HOURS_IN_HOURS = 48;
 
   private static final double HOURS_A_DAY = 24;
@@ -390,6 +393,11 @@ public final class Formats {
   /** A date with its year, as on a label. */
   public String fullDate(LocalDate date) {
     return dates.full(date);
+  }
+
+  /** A text with the dates in it as this house writes them, as {@link #fullDate} does. */
+  public String dated(String text) {
+    return ISO_DATE.matcher(text).replaceAll(found -> fullDate(LocalDate.parse(found.group())));
   }
 
   /** A month with its year, such as {@code May 2027}. */

@@ -313,7 +313,8 @@ class ProductWordsTest {
     assertThat(said)
         .allSatisfy(s -> assertThat(s.what()).isNotBlank())
         .allSatisfy(s -> assertThat(s.detail()).endsWith("."))
-        .allSatisfy(s -> assertThat(s.seconds()).isNotNegative());
+        .flatExtracting(StepWords.WordedStep::clocks)
+        .allSatisfy(c -> assertThat(c.seconds()).isNotNegative());
     assertThat(ProductWords.making(making)).isNotBlank();
     assertThat(NewProductView.vessel(making, 1)).isNotEqualTo(NewProductView.vessel(making, 2));
     assertThat(ProductWords.shape(making)).isNotBlank();

@@ -94,7 +94,9 @@ class RecipeFileTest {
     JsonNode root =
         JSON.readTree(
             file.write(
-                anyRecipe(), 7, List.of(new StepWords.WordedStep("Pour", "Slowly.", "60 °C", 0))));
+                anyRecipe(),
+                7,
+                List.of(new StepWords.WordedStep("Pour", "Slowly.", "60 °C", List.of()))));
 
     assertThat(root.path("@context").asString()).isEqualTo("https://schema.org");
     assertThat(root.path("@type").asString()).isEqualTo("HowTo");

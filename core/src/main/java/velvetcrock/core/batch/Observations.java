@@ -90,7 +90,9 @@ public record Observations(
         : this;
   }
 
-  /** Codes of the cautions that what was seen calls for, worst first. */
+  /**
+   * Codes of the cautions that what was seen calls for, worst first; nothing mends what is lost.
+   */
   public List<String> worries() {
     List<String> codes = new ArrayList<>();
     if (Boolean.TRUE.equals(mould)) {
@@ -102,10 +104,10 @@ public record Observations(
     if (bubbles == Bubbles.FIZZING) {
       codes.add("fizz");
     }
-    if (Boolean.FALSE.equals(covered)) {
+    if (Boolean.FALSE.equals(covered) && !spoiled()) {
       codes.add("uncovered");
     }
-    if (Boolean.TRUE.equals(floating)) {
+    if (Boolean.TRUE.equals(floating) && !spoiled()) {
       codes.add("floating");
     }
     return codes;

@@ -1,7 +1,9 @@
 package velvetcrock.core.making;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Range;
 import velvetcrock.core.heat.Cooling;
@@ -15,13 +17,14 @@ import velvetcrock.core.keeping.Store;
  * @param setsNearC where it begins to set, °C; NaN for what does not
  */
 public record Working(List<Step> steps, double setsNearC) {
-  private static final double ROOM_C = 20;
+  private static final double ROOM_C = Store.Place.ROOM.celsius();
   private static final double FRIDGE_C = Store.Place.FRIDGE.celsius();
   private static final double BATH_C = 80;
   private static final double MOST_C = 90;
   private static final double ABOVE_MELTING_C = 5;
   private static final double SET_ABOVE_ROOM_C = 3;
   private static final double SHORT_WINDOW_MINUTES = 5;
+  private static final double PAD_ML = 50;
 
   /** What is done. */
   public enum Code {
@@ -90,20 +93,42 @@ public record Working(List<Step> steps, double setsNearC) {
    *
    * @param celsius at what temperature; null where it does not matter
    * @param minutes how long; null where it takes as long as it takes
+   * @param colder how long in colder places where it may be done as well; mostly none
    */
-  public record Step(Code code, @Nullable Range celsius, @Nullable Range minutes) {
+  public record Step(
+      Code code, @Nullable Range celsius, @Nullable Range minutes, List<Colder> colder) {
     static Step of(Code code) {
-      return new Step(code, null, null);
+      return new Step(code, null, null, List.of());
     }
 
     static Step at(Code code, Range celsius) {
-      return new Step(code, celsius, null);
+      return new Step(code, celsius, null, List.of());
     }
 
     static Step lasting(Code code, Range minutes) {
-      return new Step(code, null, minutes);
+      return new Step(code, null, minutes, List.of());
+    }
+
+    /** Something sets, where it stands or in a place that is colder. */
+    static Step setting(
+        Code code,
+        Function<Store.Place, Range> minutes,
+        Store.Place stands,
+        Store.Place... colder) {
+      return new Step(
+          code,
+          null,
+          minutes.apply(stands),
+          Arrays.stream(colder).map(place -> new Colder(place, minutes.apply(place))).toList());
     }
   }
+
+  /**
+   * A step done in a colder place.
+   *
+   * @param minutes how long it takes there
+   */
+  public record Colder(Store.Place place, Range minutes) {}
 
   /** Where it is melted. */
   public enum Vessel {
@@ -165,8 +190,11 @@ public record Working(List<Step> steps, double setsNearC) {
     if (making == ProductKind.COMPRESS_PADS) {
       steps.add(Step.of(Code.SOAK));
       steps.add(
-          Step.lasting(
-              Code.SET_COLD, cooling(hottest(melt), FRIDGE_C + SET_ABOVE_ROOM_C, FRIDGE_C, 50)));
+          Step.setting(
+              Code.SET_COLD,
+              place -> firm(melt, FRIDGE_C, place, PAD_ML),
+              Store.Place.FRIDGE,
+              Store.Place.FREEZER));
       steps.add(Step.of(Code.FRIDGE));
       return new Working(steps, sets);
     }
@@ -189,10 +217,15 @@ public record Working(List<Step> steps, double setsNearC) {
         new Step(
             Code.POUR,
             new Range(sets, hottest(melt)),
-            cooling(hottest(melt), sets, ROOM_C, melt.volumeMl())));
+            cooling(hottest(melt), sets, ROOM_C, melt.volumeMl()),
+            List.of()));
     steps.add(
-        Step.lasting(
-            Code.SET, cooling(hottest(melt), ROOM_C + SET_ABOVE_ROOM_C, ROOM_C, largestMl)));
+        Step.setting(
+            Code.SET,
+            place -> firm(melt, ROOM_C, place, largestMl),
+            Store.Place.ROOM,
+            Store.Place.FRIDGE,
+            Store.Place.FREEZER));
     steps.add(Step.of(bar ? Code.TURN_OUT : Code.LID));
     return new Working(steps, sets);
   }
@@ -227,6 +260,11 @@ public record Working(List<Step> steps, double setsNearC) {
     if (with.wet()) {
       steps.add(hot ? Step.at(Code.WET, new Range(30, Formula.HONEY_BELOW_C)) : Step.of(Code.WET));
     }
+  }
+
+  /** Minutes until it is firm, which is a little above the warmth in which it is kept. */
+  private static Range firm(Melt melt, double keptC, Store.Place place, double ml) {
+    return cooling(hottest(melt), keptC + SET_ABOVE_ROOM_C, place.celsius(), ml);
   }
 
   private static Range cooling(double fromC, double toC, double roomC, double ml) {

@@ -67,7 +67,7 @@ public final class Strainer {
           retention.batches() == 0 ? "" : ", learned from " + retention.batches() + " of your own";
       kept +=
           lines.line(
-              "Kept by the marc of " + herb.herb().name(),
+              "Kept by the spent herb of " + herb.herb().name(),
               plain(herb.dryMatterG()) + " g of dry matter × " + plain(perG) + " ml/g" + learned,
               herb.dryMatterG() * perG,
               "ml",

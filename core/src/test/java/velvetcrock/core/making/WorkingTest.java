@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.Working.Code;
 import velvetcrock.core.making.Working.Vessel;
 import velvetcrock.core.making.Working.With;
@@ -84,6 +85,22 @@ class WorkingTest {
     assertThat(step(large, Code.SET).minutes().low())
         .isGreaterThan(3 * step(small, Code.SET).minutes().low());
     assertThat(step(small, Code.SET).minutes().high()).isBetween(15.0, 60.0);
+  }
+
+  @Test
+  void theColderItStandsTheSoonerItSets() {
+    Working.Step set = step(of(ProductKind.SALVE, Vessel.BATH, With.NOTHING, false), Code.SET);
+
+    assertThat(set.colder())
+        .extracting(Working.Colder::place)
+        .containsExactly(Store.Place.FRIDGE, Store.Place.FREEZER);
+    double room = set.minutes().middle();
+    assertThat(set.colder().get(0).minutes().middle()).isBetween(0.4 * room, 0.55 * room);
+    assertThat(set.colder().get(1).minutes().middle()).isBetween(0.2 * room, 0.35 * room);
+    Working pads =
+        Working.of(ProductKind.COMPRESS_PADS, SALVE, Vessel.BATH, With.NOTHING, false, 30);
+    assertThat(step(pads, Code.SET_COLD).colder().get(0).minutes().middle())
+        .isLessThan(step(pads, Code.SET_COLD).minutes().middle());
   }
 
   @Test
