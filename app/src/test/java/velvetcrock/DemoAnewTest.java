@@ -1,8 +1,10 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -69,6 +71,8 @@ class DemoAnewTest extends AppTest {
     long products = rows("product");
     send(ailsa, "/kitchen/settings", "household", "My own", "zone", "Europe/Oslo", "kitchen", "US");
     send(ailsa, "/demo/anew").andExpect(redirectedUrl("/"));
+    send(ailsa, "/demo/anew")
+        .andExpect(flash().attribute("problem", containsString("a moment ago")));
 
     assertThat(rows("product")).isEqualTo(products);
     assertThat(jdbc.queryForObject("select name from household where id = ?", String.class, demo))

@@ -122,6 +122,13 @@ class BatchLogTest {
   }
 
   @Test
+  void nobodyIsAskedToMendWhatIsLost() {
+    charge();
+    happens(DAY0.plusDays(2), 8, new Looked(false, true, null, true, null, null));
+    assertThat(state().seen().worries()).containsExactly("mould");
+  }
+
+  @Test
   void aWorryingLookBecomesATask() {
     charge();
     happens(DAY0.plusDays(2), 8, new Looked(false, true, null, null, null, null));
