@@ -1,6 +1,7 @@
 package velvetcrock;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.Locator;
@@ -87,6 +88,37 @@ class FormsBrowserTest extends BrowserPages {
       assertThat(page.locator("#unreachable")).containsText("signed out");
       assertThat(page.locator("input[name=placeName]")).hasValue("Loft by the chimney");
     }
+  }
+
+  @Test
+  void aLongListIsTypedInto() {
+    try (Page page = page(360, ColorScheme.LIGHT)) {
+      enterDemo(page);
+      page.navigate("/bench");
+      Locator list = page.locator("select[name='herbs[0].herb']");
+      Locator field = page.locator("[data-lists='herbs[0].herb']");
+      String before = list.inputValue();
+      means(field, "dandelion", "Which one: Dandelion flower, Dandelion leaf");
+      assertThat(list).hasValue(before);
+      means(field, "dandylion", "is not in the list. Is it Dandelion flower");
+      assertThat(list).hasValue(before);
+      page.keyboard().press("Escape");
+      assertThat(field).not().hasAttribute("aria-invalid", "true");
+      page.waitForResponse("**/bench", () -> means(field, "elderfl", ""));
+      assertThat(list).hasValue("elderflower");
+      assertThat(field).isFocused();
+      assertThat(page.locator("#told")).containsText("covers it");
+      page.locator("#told").evaluate("region => { region.stays = true; }");
+      page.waitForResponse("**/bench", () -> means(field, "Yarrow", ""));
+      assertThat(list).hasValue("yarrow");
+      assertThat(page.locator("#told").evaluate("region => region.stays")).isEqualTo(true);
+    }
+  }
+
+  private static void means(Locator field, String typed, String said) {
+    field.fill(typed);
+    field.press("Enter");
+    assertThat((String) field.evaluate("f => f.validationMessage")).contains(said);
   }
 
   /** The answer to the first choice comes late, and the second stands all the same. */

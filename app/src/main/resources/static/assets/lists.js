@@ -2,6 +2,7 @@
 // list what was meant. Without this script the list is there as it is.
 (() => {
   const LONG = 15;
+  const ALIKE = 4;
   const offered = new Map();
 
   const words = (option) => option.textContent.trim();
@@ -53,10 +54,12 @@
       return rest(field, select);
     }
     const typed = field.value.trim();
+    const asked = (options) => options.slice(0, 4).map(words).join(", ");
+    const near = meant(select, typed.slice(0, ALIKE));
     field.setCustomValidity(
-      found.length === 0
-        ? `“${typed}” is not in the list.`
-        : `Which one: ${found.slice(0, 4).map(words).join(", ")}?`,
+      found.length > 0
+        ? `Which one: ${asked(found)}?`
+        : `“${typed}” is not in the list.` + (near.length > 0 ? ` Is it ${asked(near)}?` : ""),
     );
     field.setAttribute("aria-invalid", "true");
     if (field.isConnected) field.reportValidity();
