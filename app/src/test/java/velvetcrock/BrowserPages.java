@@ -7,6 +7,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -121,6 +122,24 @@ abstract class BrowserPages extends AppTest {
   static void press(Page page, String button) {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true))
         .click();
+  }
+
+  /**
+   * Picks from a list, or types what it is called into the field that stands in a long one's place.
+   */
+  static void pick(Locator box, String value) {
+    Object words =
+        box.evaluate(
+            """
+            (b, v) => b.matches('input')
+                ? [...b.previousElementSibling.options].find(o => o.value === v || o.text.trim() === v).text.trim()
+                : null""",
+            value);
+    if (words == null) {
+      box.selectOption(value);
+    } else {
+      box.fill((String) words);
+    }
   }
 
   static void fitsTheScreen(Page page) {

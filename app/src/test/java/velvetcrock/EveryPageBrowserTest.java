@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class EveryPageBrowserTest extends BrowserPages {
   private static final int SCREENS = 6;
-  private static final List<String> BEFORE_SIGN_IN = List.of("/sign-in", "/welcome");
+  private static final List<String> BEFORE_SIGN_IN = List.of("/sign-in");
   private static final List<String> PAGES =
       List.of(
           "/",

@@ -353,20 +353,7 @@ class TenWaysBrowserTest extends BrowserPages {
 
   private static void chosen(Page page, String list, String value) {
     page.waitForResponse(
-        r -> r.url().contains("/bench"),
-        () -> {
-          Locator box = role(page, AriaRole.COMBOBOX, list);
-          Object words =
-              box.evaluate(
-                  "(b, v) => b.matches('input') ? [...b.previousElementSibling.options]"
-                      + ".find(o => o.value === v).text.trim() : null",
-                  value);
-          if (words == null) {
-            box.selectOption(value);
-          } else {
-            box.fill((String) words);
-          }
-        });
+        r -> r.url().contains("/bench"), () -> pick(role(page, AriaRole.COMBOBOX, list), value));
     page.waitForFunction(
         "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
   }

@@ -335,7 +335,7 @@ class WaysInBenchTest extends AppTest {
 
     assertThat(reckoned())
         .contains("holds 40 g; 20 g more comes from elsewhere")
-        .contains("past its own keeping")
+        .contains("past its own date")
         .contains("Violet leaf: good until");
     BatchRecord batch = charged();
     assertThat(batch.state().charge().herbs().get(0).lot()).isEqualTo(oldest);
