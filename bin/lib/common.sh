@@ -91,11 +91,36 @@ cluster_create() {
   rm -f "$pwfile"
 }
 
+# Holds a data folder against every other command until this one ends, or fails with WORDS.
+# Usage: hold DIR WORDS
+hold() {
+  exec 9>"$1/lock"
+  flock -n 9 || fail "$2"
+}
+
+# Whether a process works in DIR/postgres. A number that a crash left behind may be anybody's by now.
+works_in() { [ "$(readlink "/proc/$2/cwd" 2>/dev/null)" = "$(readlink -f "$1/postgres")" ]; }
+
+# Takes away a pid file whose number belongs to another's process: the server would take that for
+# itself and not start, and stopping it would end what is not ours. One whose process is gone, or
+# beside which somebody still works in DIR, is left to the server, which knows what to do.
+foreign_pid_away() {
+  local dir=$1 pid other
+  pid=$(head -n 1 "$dir/postgres/postmaster.pid" 2>/dev/null) || return 0
+  [ -d "/proc/$pid" ] || return 0
+  for other in /proc/[0-9]*; do
+    works_in "$dir" "${other#/proc/}" && return 0
+  done
+  say "A server that is gone left its number, which is another's now: it is not touched."
+  rm -f "$dir/postgres/postmaster.pid"
+}
+
 # Starts the cluster of DIR on PORT. Further words are settings for the server.
 cluster_start() {
   local dir=$1 port=$2 bin settings="" setting
   shift 2
   bin=$(postgres_bin)
+  foreign_pid_away "$dir"
   for setting in "$@"; do settings="$settings -c $setting"; done
   as_database_user "$bin/pg_ctl" -D "$dir/postgres" -w -t 60 -l "$dir/postgres/server.log" \
     -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=$settings" start >/dev/null 2>&1 \
@@ -104,26 +129,72 @@ cluster_start() {
 }
 
 cluster_stop() {
+  cluster_running "$1" || return 0
   as_database_user "$(postgres_bin)/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
 }
 
 cluster_running() {
-  as_database_user "$(postgres_bin)/pg_ctl" -D "$1/postgres" status >/dev/null 2>&1
+  local pid
+  pid=$(head -n 1 "$1/postgres/postmaster.pid" 2>/dev/null) || return 1
+  works_in "$1" "$pid"
 }
 
-# Makes the database velvetcrock if it is not there. Needs a running cluster.
-database_create() {
-  local dir=$1 bin
-  bin=$(postgres_bin)
+# Where PostgreSQL's commands find the running cluster of DIR.
+database_address() {
   export PGPASSWORD PGHOST=127.0.0.1 PGPORT PGUSER=velvetcrock
-  PGPASSWORD=$(cat "$dir/password")
-  PGPORT=$(cat "$dir/port")
-  "$bin/psql" -qtA -d postgres -c "select 1 from pg_database where datname = 'velvetcrock'" | grep -q 1 \
-    || "$bin/createdb" velvetcrock
+  PGPASSWORD=$(cat "$1/password")
+  PGPORT=$(cat "$1/port")
+}
+
+# Whether there is a database of that name. Needs database_address.
+database_there() {
+  "$(postgres_bin)/psql" -qtA -d postgres -c "select 1 from pg_database where datname = '$1'" | grep -q 1
+}
+
+# Makes the database velvetcrock if it is not there, but never in the place of one that a broken restore
+# left under another name. Needs a running cluster.
+database_create() {
+  database_address "$1"
+  database_there velvetcrock && return
+  if database_there velvetcrock_former || database_there velvetcrock_restoring; then
+    fail "A restore into $1 was broken off. Do it again: bin/restore FILE; or go back: bin/restore --back"
+  fi
+  "$(postgres_bin)/createdb" velvetcrock
+}
+
+# How many households live in the database velvetcrock, the demo apart; 0 where there is no table yet.
+households() {
+  "$(postgres_bin)/psql" -qtA -d velvetcrock -c 'select count(*) from household where not demo' 2>/dev/null || echo 0
+}
+
+# Says what a data folder looks like that lost something, instead of serving it as a new house.
+# A folder in which somebody lived once has a file that says so.
+lived_in() {
+  local dir=$1
+  if [ "$(households)" != 0 ]; then
+    touch "$dir/lived-in"
+  elif [ -e "$dir/lived-in" ]; then
+    fail "Somebody lived in $dir, and its database is empty. Bring it back: bin/restore FILE. To begin anew, remove $dir/lived-in."
+  fi
+  if database_there velvetcrock_restoring; then
+    say "A restore was broken off; what was there before it is served. Do it again: bin/restore FILE"
+  fi
+}
+
+# Runs the application on a database of the cluster at hand, with further words. Usage: application DATABASE ...
+# VELVETCROCK_RUN runs it otherwise than from its jar.
+application() {
+  local database=$1
+  shift
+  # shellcheck disable=SC2086
+  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/$database" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
+    ${VELVETCROCK_RUN:-java -XX:+UseSerialGC -Xmx768m -jar "$jar"} --server.port=0 \
+    --spring.main.banner-mode=off --logging.level.root=ERROR "$@" 9>&-
 }
 
 # Builds the application where it is not built, or older than its sources; sets jar.
 build_if_needed() {
+  [ -z "${VELVETCROCK_RUN:-}" ] || return 0
   jar=$root_dir/app/target/velvetcrock.jar
   local newer=
   if [ -f "$jar" ]; then

@@ -239,6 +239,7 @@
         redirect: "manual",
         signal: AbortSignal.timeout(5000),
       });
+      if (answer.status >= 500) return "away";
       return answer.status === 204 ? "here" : "signed out";
     } catch {
       return "away";

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -16,28 +17,125 @@ class CommandsTest {
   }
 
   @Test
-  void whatWasBackedUpIsWhatIsRestored() throws Exception {
+  void whatWasBackedUpIsWhatIsRestoredAndTheFormerComesBack() throws Exception {
     TestCluster cluster = TestCluster.durable();
-    Path file = Files.createTempDirectory("velvetcrock-backup").resolve("crock.backup");
+    Path folder = Files.createTempDirectory("velvetcrock-backup");
+    String file = folder.resolve("crock.backup").toString();
+    String stranger = folder.resolve("stranger.backup").toString();
     String data = cluster.dir().toString();
     sql(cluster, "create table jars as select 'K7M' as code");
-
-    TestCluster.run(List.of(command("backup"), file.toString(), "--data", data));
+    TestCluster.run(List.of(command("backup"), stranger, "--data", data));
+    sql(cluster, "drop table jars");
+    TestCluster.run(
+        List.of(
+            "bash",
+            "-c",
+            ". "
+                + TestCluster.root()
+                + "/bin/lib/common.sh; database_address "
+                + data
+                + "; exec 9>/dev/null; application velvetcrock --velvetcrock.check=true"));
+    sql(cluster, "create table jars as select 'K7M' as code");
+    TestCluster.run(List.of(command("backup"), file, "--data", data));
     sql(cluster, "update jars set code = 'lost'");
-    assertThatThrownBy(
-            () -> TestCluster.run(List.of(command("restore"), file.toString(), "--data", data)))
-        .hasMessageContaining("Stop Velvet Crock first");
-    TestCluster.run(List.of(command("lib/cluster"), "stop", data));
-    TestCluster.run(List.of(command("restore"), file.toString(), "--data", data));
-    cluster.start();
 
+    assertThatThrownBy(() -> restore(file, "--dta", data))
+        .hasMessageContaining("--dta is not known");
+    assertThatThrownBy(() -> restore("--data", data)).hasMessageContaining("Usage");
+    assertThatThrownBy(() -> restore("--back", "--data", data))
+        .hasMessageContaining("Nothing was restored here before");
+    assertThatThrownBy(() -> restore(stranger, "--data", data))
+        .hasMessageContaining("does not pass its own check")
+        .hasMessageContaining("Nothing was changed");
+    assertThat(jar(cluster)).isEqualTo("lost");
+
+    restore(file, "--data", data);
+    assertThat(jar(cluster)).isEqualTo("K7M");
+    restore("--back", "--data", data);
+    assertThat(jar(cluster)).isEqualTo("lost");
+    restore("--data", data, "--back");
+    assertThat(jar(cluster)).isEqualTo("K7M");
+    assertThat(Files.size(cluster.dir().resolve("password"))).isEqualTo(48);
+    assertThat(Files.getPosixFilePermissions(cluster.dir().resolve("password"))).hasSize(2);
+  }
+
+  private static void restore(String... words) {
+    List<String> command = new ArrayList<>(List.of(command("restore")));
+    command.addAll(List.of(words));
+    TestCluster.run(command);
+  }
+
+  /** The one jar that is there; starts the cluster, which a command has stopped. */
+  private static String jar(TestCluster cluster) throws Exception {
+    cluster.start();
     try (var db = DriverManager.getConnection(cluster.url(), "velvetcrock", cluster.password());
         var rows = db.createStatement().executeQuery("select code from jars")) {
       assertThat(rows.next()).isTrue();
-      assertThat(rows.getString(1)).isEqualTo("K7M");
+      return rows.getString(1);
     }
-    assertThat(Files.size(cluster.dir().resolve("password"))).isEqualTo(48);
-    assertThat(Files.getPosixFilePermissions(cluster.dir().resolve("password"))).hasSize(2);
+  }
+
+  @Test
+  void whoeverHoldsTheFolderIsNotDisturbed() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    Path file = Files.createTempDirectory("velvetcrock-backup").resolve("crock.backup");
+    String data = cluster.dir().toString();
+    TestCluster.run(List.of(command("backup"), file.toString(), "--data", data));
+    assertThatThrownBy(
+            () ->
+                TestCluster.run(
+                    List.of(
+                        "flock",
+                        data + "/lock",
+                        command("restore"),
+                        file.toString(),
+                        "--data",
+                        data)))
+        .hasMessageContaining("Stop Velvet Crock first");
+  }
+
+  @Test
+  void anEmptyHouseIsNotServedWhereSomebodyLived() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    String data = cluster.dir().toString();
+    String start =
+        ". "
+            + TestCluster.root()
+            + "/bin/lib/common.sh; database_create "
+            + data
+            + "; lived_in "
+            + data;
+    sql(cluster, "create table household as select false as demo");
+    TestCluster.run(List.of("bash", "-c", start));
+    sql(cluster, "drop table household");
+    assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", start)))
+        .hasMessageContaining("its database is empty");
+
+    String admin = cluster.url().replace("/velvetcrock", "/postgres");
+    try (var db = DriverManager.getConnection(admin, "velvetcrock", cluster.password())) {
+      db.createStatement().execute("alter database velvetcrock rename to velvetcrock_former");
+    }
+    assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", start)))
+        .hasMessageContaining("was broken off");
+  }
+
+  /** After a crash the number in the pid file may be anybody's: here it is this test's own. */
+  @Test
+  void anothersProcessIsNeitherStoppedNorTakenForTheDatabase() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    Path pid = cluster.dir().resolve("postgres/postmaster.pid");
+    List<String> lines = Files.readAllLines(pid);
+    List<String> stop = List.of(command("lib/cluster"), "stop", cluster.dir().toString());
+    TestCluster.run(stop);
+    lines.set(0, String.valueOf(ProcessHandle.current().pid()));
+    Files.write(pid, lines);
+
+    TestCluster.run(stop);
+    cluster.start();
+    sql(cluster, "select 1");
+    cluster.kill();
+    cluster.start();
+    sql(cluster, "select 1");
   }
 
   @Test

@@ -74,7 +74,7 @@ class DoorsTest extends AppTest {
 
     String stored =
         jdbc.queryForObject("select password_hash from member where login = 'una'", String.class);
-    assertThat(stored).startsWith("$2a$11$").doesNotContain(PASSWORD);
+    assertThat(stored).startsWith("{argon2}").doesNotContain(PASSWORD);
     mvc.perform(post("/sign-in").with(csrf()).param("login", "UNA").param("password", PASSWORD))
         .andExpect(authenticated());
 

@@ -55,6 +55,7 @@ class EveryPageBrowserTest extends BrowserPages {
           "/trials",
           "/people",
           "/herbs/yarrow",
+          "/licences",
           "/nowhere",
           "/api");
 

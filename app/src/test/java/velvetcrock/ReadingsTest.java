@@ -7,6 +7,12 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -153,5 +159,32 @@ class ReadingsTest extends AppTest {
         .andExpect(status().is(422))
         .andExpect(jsonPath("$.errors[0].message", Matchers.containsString("mixed")));
     csv("time,c\n" + day + "T08:00:00Z,43\n").andExpect(jsonPath("$.accepted").value(1));
+  }
+
+  /**
+   * Two hundred thermometers at once on a pool of twelve: each is answered, and nothing is lost.
+   */
+  @Test
+  void twoHundredWritersAtOnceAreAllAnswered() throws Exception {
+    List<Callable<Integer>> writers =
+        IntStream.range(0, 200)
+            .<Callable<Integer>>mapToObj(
+                i ->
+                    () ->
+                        csv("time,celsius\n%sT%02d:%02d:00Z,41.5\n".formatted(day, i / 60, i % 60))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus())
+            .toList();
+    ExecutorService threads = Executors.newFixedThreadPool(200);
+    try {
+      for (Future<Integer> answer : threads.invokeAll(writers)) {
+        assertThat(answer.get()).isEqualTo(200);
+      }
+    } finally {
+      threads.shutdown();
+    }
+    csv("time,celsius\n" + day + "T00:00:00Z,41.5\n" + day + "T03:19:00Z,41.5\n")
+        .andExpect(jsonPath("$.accepted").value(0));
   }
 }

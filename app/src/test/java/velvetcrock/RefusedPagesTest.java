@@ -36,4 +36,23 @@ class RefusedPagesTest extends AppTest {
         Jsoup.parse(visit(keeper, "/kitchen").andReturn().getResponse().getContentAsString());
     assertThat(page.select("#refused a")).isEmpty();
   }
+
+  @Test
+  void aFieldOfOneValueIsSentOnceAndWhatCannotBeKeptIsRefusedAtIt() throws Exception {
+    String log = "/batches/" + charge(3) + "/log";
+    String twice =
+        send(keeper, log + "?key=b", "kind", "shaken", "key", "a")
+            .andExpect(status().isBadRequest())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(twice).contains("“key”");
+    String nul =
+        send(keeper, log, "kind", "note", "words", "a\0b", "key", "c")
+            .andExpect(status().isBadRequest())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(nul).contains("“words”").contains("cannot be kept");
+  }
 }

@@ -33,6 +33,8 @@ class StrangerTest extends AppTest {
           "/calendar/{secret}.ics",
           "/demo",
           "/api",
+          "/licences",
+          "/.well-known/security.txt",
           "/error");
 
   @Autowired JdbcTemplate jdbc;

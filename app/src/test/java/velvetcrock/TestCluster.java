@@ -13,6 +13,12 @@ final class TestCluster {
     "fsync=off", "synchronous_commit=off", "max_connections=60"
   };
 
+  /** How a command runs the application: as it is tested, not from a jar that may not be built. */
+  private static final String APPLICATION =
+      "java -XX:+UseSerialGC -Xmx512m -cp "
+          + System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))
+          + " velvetcrock.VelvetCrock";
+
   private static TestCluster shared;
 
   private final Path dir;
@@ -47,9 +53,16 @@ final class TestCluster {
   void start() {
     List<String> command = new ArrayList<>(List.of("start", dir.toString()));
     command.addAll(List.of(settings));
-    String[] answer = script(command).strip().split(" ");
+    String said = script(command).strip();
+    String[] answer = said.substring(said.lastIndexOf('\n') + 1).split(" ");
     port = answer[0];
     password = answer[1];
+  }
+
+  /** Starts it once more where it was before. */
+  void startAgain() {
+    String script = ". " + ROOT + "/bin/lib/common.sh; cluster_start " + dir + " " + port;
+    run(List.of("bash", "-c", script));
   }
 
   String url() {
@@ -96,11 +109,10 @@ final class TestCluster {
   static String run(List<String> command) {
     try {
       Path output = Files.createTempFile("velvetcrock", ".out");
-      Process process =
-          new ProcessBuilder(command)
-              .redirectErrorStream(true)
-              .redirectOutput(output.toFile())
-              .start();
+      ProcessBuilder builder =
+          new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());
+      builder.environment().put("VELVETCROCK_RUN", APPLICATION);
+      Process process = builder.start();
       int exit = process.waitFor();
       String printed = Files.readString(output);
       Files.delete(output);

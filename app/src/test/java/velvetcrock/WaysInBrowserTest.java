@@ -128,7 +128,7 @@ class WaysInBrowserTest extends BrowserPages {
       page.getByLabel("Jar and herb are clean").check();
       press(page, "Dampen the herb");
       charged(page);
-      assertThat(page.locator("main")).containsText("No flame or gas");
+      assertThat(page.locator("main")).containsText("No flame, gas");
       accessible(page);
       page.getByText("Yes", new Page.GetByTextOptions().setExact(true)).click();
       press(page, "Log it");
@@ -151,7 +151,8 @@ class WaysInBrowserTest extends BrowserPages {
       page.getByLabel("Amount or parts of herb 2").fill("a third as much");
       assertThat(page.locator("#result")).containsText("45 g Yarrow, 15 g Self-heal");
       tap(page, "+ another oil");
-      say(page, "Carrier oil 2", "jojoba");
+      choose(page, "Carrier oil 2", "jojoba");
+      settled(page);
       say(page, "Poured or blended", "yes");
       assertThat(page.locator("#result")).containsText("settled overnight");
       fitsTheScreen(page);
@@ -187,7 +188,7 @@ class WaysInBrowserTest extends BrowserPages {
       charged(page);
 
       page.getByText("Put into another vessel").click();
-      page.getByLabel("Into which?").selectOption("jar-720");
+      choose(page, "Into which?", "jar-720");
       page.locator("form", new Page.LocatorOptions().setHasText("Into which?"))
           .getByText("Log it")
           .click();

@@ -7,7 +7,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -26,9 +28,9 @@ import velvetcrock.web.Secrets;
 
 /** Members, invitations and tokens. */
 @Service
-public class Accounts implements UserDetailsService {
-  private static final int SHORTEST_PASSWORD = 10;
-  private static final int LONGEST_PASSWORD = 72;
+public class Accounts implements UserDetailsService, UserDetailsPasswordService {
+  static final int LONGEST_LOGIN = 60;
+  private static final String TAKEN = "That sign-in name is taken. Choose another.";
   private static final int LONGEST_NAME = 60;
 
   private final MemberRepository members;
@@ -66,6 +68,15 @@ public class Accounts implements UserDetailsService {
         .findByLogin(normal(login))
         .map(MemberDetails::new)
         .orElseThrow(() -> new UsernameNotFoundException(login));
+  }
+
+  /** Keeps a password in the way of today that was right and kept in a former one. */
+  @Override
+  @Transactional
+  public UserDetails updatePassword(UserDetails user, @Nullable String kept) {
+    Member member = members.findByLogin(user.getUsername()).orElseThrow();
+    member.keepPassword(Objects.requireNonNull(kept));
+    return new MemberDetails(member);
   }
 
   /** What somebody types to become a member. */
@@ -146,14 +157,18 @@ public class Accounts implements UserDetailsService {
   }
 
   private UserDetails join(UUID householdId, Newcomer newcomer) {
-    return new MemberDetails(
-        members.save(
-            new Member(
-                householdId,
-                normal(newcomer.login()),
-                newcomer.name().strip(),
-                Objects.requireNonNull(passwords.encode(newcomer.password())),
-                clock.instant())));
+    Member member =
+        new Member(
+            householdId,
+            normal(newcomer.login()),
+            newcomer.name().strip(),
+            Objects.requireNonNull(passwords.encode(newcomer.password())),
+            clock.instant());
+    try {
+      return new MemberDetails(members.saveAndFlush(member));
+    } catch (DataIntegrityViolationException atOnce) {
+      throw new Refused("login", TAKEN);
+    }
   }
 
   private Invitation good(String secret) {
@@ -175,16 +190,9 @@ public class Accounts implements UserDetailsService {
         login.matches("[a-z0-9._@-]{2,60}"),
         "login",
         "A sign-in name has 2 to 60 letters, digits, dots or dashes.")) {
-      problems.require(
-          members.findByLogin(login).isEmpty(),
-          "login",
-          "That sign-in name is taken. Choose another.");
+      problems.require(members.findByLogin(login).isEmpty(), "login", TAKEN);
     }
-    int length = newcomer.password().length();
-    problems.require(
-        length >= SHORTEST_PASSWORD && length <= LONGEST_PASSWORD,
-        "password",
-        "A password has 10 to 72 characters; this one has " + length + ".");
+    PasswordRules.check(newcomer.password(), login, problems);
   }
 
   private static String normal(@Nullable String login) {

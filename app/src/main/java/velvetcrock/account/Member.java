@@ -39,6 +39,10 @@ class Member {
     return name;
   }
 
+  void keepPassword(String hash) {
+    passwordHash = hash;
+  }
+
   String passwordHash() {
     return passwordHash;
   }

@@ -3,16 +3,42 @@ package velvetcrock.account;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 import velvetcrock.web.InHousehold;
 
-/** A member who has signed in. */
-record MemberDetails(UUID householdId, String login, String displayName, String passwordHash)
-    implements UserDetails, InHousehold {
+/**
+ * A member who has signed in. What is kept of the password is forgotten once it has been compared.
+ */
+final class MemberDetails implements UserDetails, InHousehold, CredentialsContainer {
+  private static final long serialVersionUID = 1;
+
+  private final UUID householdId;
+  private final String login;
+  private final String displayName;
+  private transient @Nullable String passwordHash;
+
+  MemberDetails(UUID householdId, String login, String displayName, String passwordHash) {
+    this.householdId = householdId;
+    this.login = login;
+    this.displayName = displayName;
+    this.passwordHash = passwordHash;
+  }
 
   MemberDetails(Member member) {
     this(member.householdId(), member.login(), member.name(), member.passwordHash());
+  }
+
+  @Override
+  public UUID householdId() {
+    return householdId;
+  }
+
+  @Override
+  public String displayName() {
+    return displayName;
   }
 
   @Override
@@ -21,12 +47,29 @@ record MemberDetails(UUID householdId, String login, String displayName, String 
   }
 
   @Override
-  public String getPassword() {
+  public @Nullable String getPassword() {
     return passwordHash;
   }
 
   @Override
   public String getUsername() {
     return login;
+  }
+
+  @Override
+  public void eraseCredentials() {
+    passwordHash = null;
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof MemberDetails member
+        && member.login.equals(login)
+        && member.householdId.equals(householdId);
+  }
+
+  @Override
+  public int hashCode() {
+    return login.hashCode();
   }
 }

@@ -3,6 +3,8 @@ package velvetcrock.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Clock;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -10,13 +12,17 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Who may reach which route, and what every answer's headers say. */
 @Configuration
@@ -25,11 +31,18 @@ class SecurityConfig {
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
           + " connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none';"
           + " frame-ancestors 'none'";
-  private static final int BCRYPT_STRENGTH = 11;
 
   @Bean
   PasswordEncoder passwordEncoder() {
-    return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
+    return new Passwords();
+  }
+
+  /** Strangers are kept waiting by both faces together. */
+  @Bean
+  FilterRegistrationBean<StrangerGate> strangerGate() {
+    FilterRegistrationBean<StrangerGate> gate = new FilterRegistrationBean<>(new StrangerGate());
+    gate.setEnabled(false);
+    return gate;
   }
 
   @Bean
@@ -40,7 +53,9 @@ class SecurityConfig {
   /** The JSON face: a token or a session; the reckonings are open to all. */
   @Bean
   @Order(1)
-  SecurityFilterChain api(HttpSecurity http, Tokens tokens) throws Exception {
+  SecurityFilterChain api(
+      HttpSecurity http, Tokens tokens, FilterRegistrationBean<StrangerGate> strangers, Clock clock)
+      throws Exception {
     return http.securityMatcher("/api/v1/**")
         .authorizeHttpRequests(
             routes ->
@@ -51,9 +66,13 @@ class SecurityConfig {
                     .authenticated())
         .csrf(
             csrf ->
-                csrf.ignoringRequestMatchers(
-                    request -> TokenFilter.shown(request) || isReckoning(request)))
-        .addFilterBefore(new TokenFilter(tokens), UsernamePasswordAuthenticationFilter.class)
+                csrf.csrfTokenRepository(strangersToken())
+                    .ignoringRequestMatchers(
+                        request -> TokenFilter.shown(request) || isReckoning(request)))
+        .addFilterBefore(new SessionEnd(clock), SecurityContextHolderFilter.class)
+        .addFilterBefore(new TokenFilter(tokens), CsrfFilter.class)
+        .addFilterAfter(strangers.getFilter(), TokenFilter.class)
+        .requestCache(RequestCacheConfigurer::disable)
         .exceptionHandling(
             errors ->
                 errors
@@ -68,8 +87,17 @@ class SecurityConfig {
   /** The pages: signed in, but for the doors themselves and what they need to be seen. */
   @Bean
   @Order(2)
-  SecurityFilterChain pages(HttpSecurity http, SignInLimiter limiter) throws Exception {
-    return http.authorizeHttpRequests(
+  SecurityFilterChain pages(
+      HttpSecurity http,
+      SignInLimiter limiter,
+      FilterRegistrationBean<StrangerGate> strangers,
+      Clock clock)
+      throws Exception {
+    return http.csrf(csrf -> csrf.csrfTokenRepository(strangersToken()))
+        .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
+        .addFilterBefore(new SessionEnd(clock), SecurityContextHolderFilter.class)
+        .addFilterBefore(strangers.getFilter(), CsrfFilter.class)
+        .authorizeHttpRequests(
             routes ->
                 routes
                     .requestMatchers(
@@ -82,6 +110,8 @@ class SecurityConfig {
                         "/calendar/*.ics",
                         "/demo",
                         "/api",
+                        "/licences",
+                        "/.well-known/security.txt",
                         "/error",
                         "/actuator/health/**")
                     .permitAll()
@@ -102,6 +132,14 @@ class SecurityConfig {
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
         .headers(SecurityConfig::headers)
         .build();
+  }
+
+  /** Whoever is not signed in carries the token himself, so that no session is kept for him. */
+  private static CookieCsrfTokenRepository strangersToken() {
+    CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+    tokens.setCookieName("crock-form");
+    tokens.setCookieCustomizer(cookie -> cookie.secure(true).sameSite("Lax"));
+    return tokens;
   }
 
   private static boolean isReckoning(HttpServletRequest request) {

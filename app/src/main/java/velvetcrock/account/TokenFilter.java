@@ -24,7 +24,7 @@ class TokenFilter extends OncePerRequestFilter {
 
   static boolean shown(HttpServletRequest request) {
     String header = request.getHeader("Authorization");
-    return header != null && header.startsWith(BEARER);
+    return header != null && header.regionMatches(true, 0, BEARER, 0, BEARER.length());
   }
 
   @Override

@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import java.io.Serializable;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -20,7 +21,8 @@ public record Written(
     String by,
     Instant writtenAt,
     List<Short> shorts,
-    List<String> also) {
+    List<String> also)
+    implements Serializable {
 
   /**
    * A lot that held less than was wanted of it.
@@ -28,7 +30,7 @@ public record Written(
    * @param wanted in the unit of the lot
    * @param taken what there was
    */
-  public record Short(UUID lot, double wanted, double taken) {}
+  public record Short(UUID lot, double wanted, double taken) implements Serializable {}
 
   Written and(List<String> others) {
     return new Written(entryId, code, number, repeated, by, writtenAt, shorts, others);

@@ -1,6 +1,7 @@
 package velvetcrock.products;
 
 import jakarta.persistence.EntityManager;
+import java.io.Serializable;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -80,7 +81,8 @@ public class Products {
    * @param lacked what lots held less of than went in
    * @param repeated whether it had been written before
    */
-  public record Done(String code, UUID entry, List<String> lacked, boolean repeated) {}
+  public record Done(String code, UUID entry, List<String> lacked, boolean repeated)
+      implements Serializable {}
 
   /**
    * Weighs a product in, taking what goes into it.

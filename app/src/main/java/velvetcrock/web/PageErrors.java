@@ -1,15 +1,18 @@
 package velvetcrock.web;
 
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 
 /** What a page says when it cannot be shown. */
 @ControllerAdvice(annotations = Controller.class)
@@ -21,9 +24,39 @@ class PageErrors {
   }
 
   @ExceptionHandler(MethodArgumentTypeMismatchException.class)
-  @ResponseStatus(HttpStatus.NOT_FOUND)
-  String noSuchAddress(MethodArgumentTypeMismatchException mismatch, Model model) {
+  String mismatch(
+      MethodArgumentTypeMismatchException mismatch, Model model, HttpServletResponse response) {
+    if (mismatch.getValue() instanceof String[]) {
+      response.setStatus(HttpStatus.BAD_REQUEST.value());
+      return unreadable(mismatch.getName(), "This field was sent more than once.", model);
+    }
+    response.setStatus(HttpStatus.NOT_FOUND.value());
     return say("Not here", "There is no such page.", model);
+  }
+
+  @ExceptionHandler(Unreadable.class)
+  @ResponseStatus(HttpStatus.BAD_REQUEST)
+  String unreadable(Unreadable unreadable, Model model) {
+    return unreadable(unreadable.field(), String.valueOf(unreadable.getMessage()), model);
+  }
+
+  @ExceptionHandler(BindException.class)
+  @ResponseStatus(HttpStatus.BAD_REQUEST)
+  String unreadable(BindException wrong, Model model) {
+    String field =
+        wrong.getFieldErrors().isEmpty() ? "a field" : wrong.getFieldErrors().get(0).getField();
+    return unreadable(field, "This is not of the kind that is expected here.", model);
+  }
+
+  /** A file’s envelope that cannot be opened, such as one without a boundary. */
+  @ExceptionHandler(MultipartException.class)
+  @ResponseStatus(HttpStatus.BAD_REQUEST)
+  String unreadable(MultipartException broken, Model model) {
+    return say("Not read", "What was sent came broken. Go back and send it again.", model);
+  }
+
+  private static String unreadable(String field, String why, Model model) {
+    return say("Not read", "“" + field + "”: " + why, model);
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)

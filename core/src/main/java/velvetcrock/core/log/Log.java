@@ -1,5 +1,7 @@
 package velvetcrock.core.log;
 
+import static java.util.Comparator.naturalOrder;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -50,15 +52,22 @@ public record Log<E extends Event<?>>(List<Entry<E>> entries) {
   public record Draft<E extends Event<?>>(E event, @Nullable Instant at, @Nullable UUID replaces) {}
 
   /**
-   * The log with one entry more, whose instant is kept to the microsecond.
+   * The log with one entry more, whose instant is kept to the microsecond. What stands in the log
+   * has been, whatever a clock says that was put back: nothing is written before it by itself.
    *
    * @throws Refused at {@code at} if that is still to come or was before the subject began; at
    *     {@code replaces} if there is no such entry, it was taken back before, or a striking out
    *     names none
    */
   public Log<E> with(Draft<E> draft, Now now) {
-    Instant happened = (draft.at() == null ? now.at() : draft.at()).truncatedTo(ChronoUnit.MICROS);
-    if (happened.isAfter(now.at().plus(CLOCK_TOLERANCE))) {
+    Instant present =
+        entries.stream()
+            .map(Entry::at)
+            .filter(now.at()::isBefore)
+            .max(naturalOrder())
+            .orElse(now.at());
+    Instant happened = (draft.at() == null ? present : draft.at()).truncatedTo(ChronoUnit.MICROS);
+    if (happened.isAfter(present.plus(CLOCK_TOLERANCE))) {
       throw new Refused("at", "That has not happened yet.");
     }
     Optional<Entry<E>> began = beginning();

@@ -102,4 +102,25 @@ class LogTest {
     assertThatThrownBy(() -> Log.<Said>empty().last())
         .isInstanceOf(java.util.NoSuchElementException.class);
   }
+
+  /**
+   * The clock of the house is put back by an hour: what was just done is neither early nor to come.
+   */
+  @Test
+  void aClockThatWasPutBackRefusesNothingThatWasJustDone() {
+    Log<Said> begun =
+        log.with(
+            new Log.Draft<>(new Said("begun", true, false), null, null),
+            new Log.Now(NOON, ZoneOffset.UTC));
+    Log.Now back = new Log.Now(NOON.minusSeconds(3600), ZoneOffset.UTC);
+
+    Log<Said> shaken = begun.with(new Log.Draft<>(Said.of("shaken"), null, null), back);
+    assertThat(shaken.last().at()).isEqualTo(NOON);
+    Instant told = NOON.plusSeconds(30);
+    assertThat(shaken.with(new Log.Draft<>(Said.of("told"), told, null), back).last().at())
+        .isEqualTo(told);
+    assertThatThrownBy(
+            () -> shaken.with(new Log.Draft<>(Said.of("x"), NOON.plusSeconds(7200), null), back))
+        .isInstanceOf(Refused.class);
+  }
 }
