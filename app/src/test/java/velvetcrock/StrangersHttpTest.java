@@ -55,7 +55,7 @@ class StrangersHttpTest extends AppTest {
   private static String cookies(HttpResponse<?> answer) {
     return answer.headers().allValues("set-cookie").stream()
         .map(c -> c.substring(0, c.indexOf(';')))
-        .filter(c -> !c.endsWith("="))
+        .filter(c -> c.indexOf('=') < c.length() - 1)
         .collect(Collectors.joining("; "));
   }
 
@@ -68,6 +68,15 @@ class StrangersHttpTest extends AppTest {
       assertThat(cookies(answer)).as(path).doesNotContain("crock=");
     }
     assertThat(sessions()).isEqualTo(before);
+  }
+
+  /** The page that was asked for is come back to; what its script asked for meanwhile is not. */
+  @Test
+  void onlyAPageIsComeBackTo() throws Exception {
+    HttpRequest page = to(port, "/cellar").header("Accept", "text/html,*/*").GET().build();
+    assertThat(cookies(send(page))).contains("REDIRECT_URI=");
+    assertThat(cookies(send(to(port, "/here").header("Accept", "*/*").GET().build())))
+        .doesNotContain("REDIRECT_URI=");
   }
 
   /** A header that anybody can write says neither who nor where anybody is. */

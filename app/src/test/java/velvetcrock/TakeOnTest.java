@@ -111,6 +111,33 @@ class TakeOnTest extends AppTest {
     assertThat(state.heat().now()).isEmpty();
   }
 
+  /** Nobody knows what spirit it was: it counts as weak, and what water it brings has to leave. */
+  @Test
+  void aJarThroughSpiritIsTakenOnWithItsOil() throws Exception {
+    String[] jar = {
+      "herbs[0].herb", "meadowsweet",
+      "herbs[0].state", "DRIED",
+      "herbs[0].cut", "POWDER",
+      "herbs[0].amount", "60 g",
+      "oils[0].carrier", "hazelnut",
+      "oils[0].amount", "400 ml",
+      "method", "SPIRIT"
+    };
+    BatchState state = state(takeOn(jar));
+    assertThat(state.charge().method()).isEqualTo(Method.SPIRIT);
+    assertThat(state.charge().manner().spirit().abvPercent()).isEqualTo(40);
+    assertThat(state.charge().manner().spirit().massG()).isCloseTo(30, within(0.1));
+    assertThat(state.status()).isEqualTo(BatchState.Status.INFUSING);
+    assertThat(state.oilMl().middle()).isCloseTo(400, within(0.1));
+
+    String[] told = java.util.Arrays.copyOf(jar, jar.length + 2);
+    told[jar.length] = "abv";
+    told[jar.length + 1] = "96";
+    assertThat(state(takeOn(told)).charge().manner().spirit().abvPercent()).isEqualTo(96);
+    told[jar.length + 1] = "strong";
+    takeOn(told).andExpect(status().isUnprocessableContent());
+  }
+
   @Test
   void halfAnAnswerIsAskedAboutAndNothingTypedIsLost() throws Exception {
     String page =

@@ -29,7 +29,7 @@ import org.springframework.security.web.savedrequest.CookieRequestCache;
 class SecurityConfig {
   private static final String CONTENT_SECURITY_POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
-          + " connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none';"
+          + " connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none';"
           + " frame-ancestors 'none'";
 
   @Bean
@@ -94,7 +94,7 @@ class SecurityConfig {
       Clock clock)
       throws Exception {
     return http.csrf(csrf -> csrf.csrfTokenRepository(strangersToken()))
-        .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
+        .requestCache(cache -> cache.requestCache(pageAskedFor()))
         .addFilterBefore(new SessionEnd(clock), SecurityContextHolderFilter.class)
         .addFilterBefore(strangers.getFilter(), CsrfFilter.class)
         .authorizeHttpRequests(
@@ -102,6 +102,7 @@ class SecurityConfig {
                 routes
                     .requestMatchers(
                         "/assets/**",
+                        "/sw.js",
                         "/favicon.ico",
                         "/sign-in",
                         "/welcome",
@@ -132,6 +133,20 @@ class SecurityConfig {
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
         .headers(SecurityConfig::headers)
         .build();
+  }
+
+  /**
+   * The page that was asked for before signing in, which its visitor carries; not what a page’s own
+   * script asked for meanwhile.
+   */
+  private static CookieRequestCache pageAskedFor() {
+    CookieRequestCache asked = new CookieRequestCache();
+    asked.setRequestMatcher(
+        request ->
+            request.getMethod().equals("GET")
+                && String.valueOf(request.getHeader("Accept")).contains(MediaType.TEXT_HTML_VALUE)
+                && request.getHeader("HX-Request") == null);
+    return asked;
   }
 
   /** Whoever is not signed in carries the token himself, so that no session is kept for him. */

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Written;
+import velvetcrock.bench.TakeOnReader.Pouring;
 import velvetcrock.bench.TakeOnReader.TakenOn;
 import velvetcrock.bench.TakeOnReader.Warmed;
 import velvetcrock.core.Refused;
@@ -83,6 +84,10 @@ class TakeOnController {
   /** The charging, and the heat that it has had, all or nothing. */
   private Written write(TakenOn read, String key) {
     Written written = acts.charge(read.charged(), key);
+    Pouring poured = read.poured();
+    if (poured != null && !written.repeated()) {
+      acts.append(written.code(), poured.oil(), poured.at(), null, key + ":poured");
+    }
     Warmed heat = read.heat();
     if (heat != null && !written.repeated()) {
       String code = written.code();

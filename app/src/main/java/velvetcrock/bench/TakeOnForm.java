@@ -52,11 +52,16 @@ record TakeOnForm(
   /**
    * What heat it has had.
    *
-   * @param method how it was warmed; empty for not at all
+   * @param method how it was warmed, or through spirit; empty for neither
    * @param hours for how long
    * @param felt how it felt to the hand
+   * @param abv how strong the spirit was, % vol; empty if not known
    */
-  record Heat(@Nullable String method, @Nullable String hours, @Nullable String felt) {}
+  record Heat(
+      @Nullable String method,
+      @Nullable String hours,
+      @Nullable String felt,
+      @Nullable String abv) {}
 
   /**
    * When it was begun.

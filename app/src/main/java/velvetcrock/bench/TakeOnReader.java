@@ -16,6 +16,8 @@ import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.OilPoured;
+import velvetcrock.core.batch.SpiritIn;
 import velvetcrock.core.charge.Amounts;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.charge.ChargeOrder;
@@ -27,6 +29,7 @@ import velvetcrock.core.materia.Herb;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.core.materia.Method;
+import velvetcrock.core.spirit.SpiritStep;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
@@ -39,6 +42,7 @@ import velvetcrock.web.Typed;
 /** Reads what is known of a jar that was begun before: what is not known becomes a range. */
 @Component
 class TakeOnReader {
+  private static final double UNKNOWN_ABV = 40;
   private static final double LEAST_FILL = 0.75;
   private static final double SOLIDS_SHARE = 1 / 1.40;
   private static final int OLDEST_DAYS = 3 * 365;
@@ -66,8 +70,16 @@ class TakeOnReader {
    * What was read.
    *
    * @param heat what heat it has had; null where none
+   * @param poured the oil that followed spirit; null where there was none
    */
-  record TakenOn(Charged charged, @Nullable Warmed heat) {}
+  record TakenOn(Charged charged, @Nullable Warmed heat, @Nullable Pouring poured) {}
+
+  /**
+   * Oil poured on once the spirit had had its day.
+   *
+   * @param at when; null for now
+   */
+  record Pouring(OilPoured oil, @Nullable Instant at) {}
 
   /** Heat that it has had, as felt by hand, h. */
   record Warmed(Instant from, double hours, Assumed.HandTest felt) {}
@@ -99,6 +111,7 @@ class TakeOnReader {
     Method warmed = problems.attempt("method", () -> method(form));
     problems.refuseIfAny();
     Warmed heat = problems.attempt(() -> heat(form, warmed, Objects.requireNonNull(on), house));
+    Double abv = problems.attempt("abv", () -> abv(form));
     List<Range> masses = masses(herbs, form, Objects.requireNonNull(jar), house, problems);
     problems.refuseIfAny();
     Range herbG = masses.stream().reduce(Range.exactly(0), Range::plus);
@@ -143,8 +156,34 @@ class TakeOnReader {
             place.stand(),
             new Charged.Begun(on, about, true),
             false,
-            new Manner(form.blended() != null, null, null, List.of())),
-        heat);
+            new Manner(
+                form.blended() != null,
+                warmed == Method.SPIRIT
+                    ? new SpiritIn(
+                        Objects.requireNonNull(abv),
+                        SpiritStep.USUAL_DOSE * herbG.middle(),
+                        "",
+                        null)
+                    : null,
+                null,
+                List.of())),
+        heat,
+        warmed == Method.SPIRIT ? pouring(oilMl.middle(), on, today, house) : null);
+  }
+
+  /** The oil followed a day later, as is usual. */
+  private static Pouring pouring(double oilMl, LocalDate on, LocalDate today, Household house) {
+    LocalDate day = on.plusDays(1);
+    return new Pouring(
+        new OilPoured(oilMl, "", null),
+        day.isBefore(today) ? day.atTime(NOON, 0).atZone(house.zone()).toInstant() : null);
+  }
+
+  /** What nobody knows counts as weak, which brings more water. */
+  private static double abv(TakeOnForm form) {
+    return Typed.text(form.heat().abv()).isEmpty()
+        ? UNKNOWN_ABV
+        : Typed.number(form.heat().abv(), 20, 100, "% vol");
   }
 
   private List<InHerb> herbs(List<TakeOnForm.HerbRow> rows, Problems problems) {

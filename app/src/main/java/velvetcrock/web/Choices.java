@@ -270,6 +270,13 @@ public class Choices {
     return WARMED.stream().map(m -> new Choice(m.name(), MethodWords.inSentence(m))).toList();
   }
 
+  /** How a jar that was begun before may have been infused. */
+  public List<Choice> begunBefore() {
+    List<Choice> ways = new ArrayList<>(heats());
+    ways.add(new Choice(Method.SPIRIT.name(), MethodWords.inSentence(Method.SPIRIT)));
+    return ways;
+  }
+
   /** How the jars of a trial may be warmed: cool, or by a way that dampens nothing. */
   public List<Choice> heats() {
     List<Choice> heats = new ArrayList<>();
