@@ -103,7 +103,7 @@ public class Plans {
       return before.get().code();
     }
     Problems problems = new Problems();
-    problems.require(!key.isBlank() && key.length() <= LONGEST_KEY, "key", "Load the page anew.");
+    problems.require(!key.isBlank() && key.length() <= LONGEST_KEY, "key", "Load the page again.");
     problems.require(
         route.fits() && route.times().timetable().isPresent(),
         "way",

@@ -93,7 +93,7 @@ class ProductThings {
         default -> throw new Refused("", "Choose what goes in.");
       };
     } catch (IllegalArgumentException | NotFound e) {
-      throw new Refused("", "That is there no more: choose again.");
+      throw new Refused("", "That is no longer there: choose again.");
     }
   }
 

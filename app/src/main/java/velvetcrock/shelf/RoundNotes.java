@@ -187,7 +187,7 @@ class RoundNotes {
     problems.require(
         !key.isBlank() && key.length() <= LONGEST_KEY && about.subject().length() <= LONGEST_KEY,
         "key",
-        "Load the page anew.");
+        "Load the page again.");
     problems.refuseIfAny();
     if (notes.existsByIdempotencyKey(key)) {
       return false;
