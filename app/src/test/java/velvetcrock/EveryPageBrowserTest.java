@@ -100,6 +100,7 @@ class EveryPageBrowserTest extends BrowserPages {
       BEFORE_SIGN_IN.forEach(path -> look(findings, page, path, titles));
       enterDemo(page);
       Stream.concat(PAGES.stream(), ofOne(page).stream())
+          .distinct()
           .forEach(path -> look(findings, page, path, titles));
     }
     assertThat(findings).isEmpty();

@@ -34,7 +34,6 @@ class StrangerTest extends AppTest {
           "/demo",
           "/api",
           "/licences",
-          "/sw.js",
           "/.well-known/security.txt",
           "/error");
 

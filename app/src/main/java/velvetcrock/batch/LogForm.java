@@ -136,7 +136,8 @@ record LogForm(
         throw new Refused("clear", "Clear, or water under it: one of the two.");
       }
       if (still != null && Typed.text(warm).isEmpty()) {
-        throw new Refused("warm", "How warm was the oil? In cool oil the lack of bubbles says nothing.");
+        throw new Refused(
+            "warm", "How warm was the oil? In cool oil the lack of bubbles says nothing.");
       }
       return new OilLooked(
           still == null ? null : true,
