@@ -281,6 +281,18 @@
     if (held > 0) event.preventDefault();
   });
 
+  // What was sent and lost its answer is asked for again by a worker, which says so here.
+  if (document.body.dataset.clock !== undefined) {
+    navigator.serviceWorker?.register("/sw.js").catch(() => {});
+    navigator.serviceWorker?.addEventListener("message", (event) =>
+      unreachable(
+        event.data.away
+          ? "The kitchen was lost while it answered. Nothing is lost: it is asked again, and writes it once."
+          : "",
+      ),
+    );
+  }
+
   const sure = new WeakSet();
   document.addEventListener("submit", async (event) => {
     const form = event.target;

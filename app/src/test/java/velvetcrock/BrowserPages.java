@@ -79,7 +79,7 @@ abstract class BrowserPages extends AppTest {
     page.onConsoleMessage(
         message -> {
           if (message.type().equals("error") && message.text().contains("Content Security")) {
-            throw new AssertionError(message.text());
+            throw new AssertionError(message.text() + " at " + message.location());
           }
         });
     return page;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import java.util.List;
@@ -87,6 +88,32 @@ class FormsBrowserTest extends BrowserPages {
       arrived(page, "/kitchen");
       assertThat(page.locator("#unreachable")).containsText("signed out");
       assertThat(page.locator("input[name=placeName]")).hasValue("Loft by the chimney");
+    }
+  }
+
+  /** The house wrote it, and the answer was lost on the way: it is asked again, and writes once. */
+  @Test
+  void anAnswerThatIsLostIsAskedForAgain() throws Exception {
+    try (LossyLine line = new LossyLine(port, "POST /batches/", 2);
+        Page page = page(360, ColorScheme.LIGHT)) {
+      String base = "http://localhost:" + line.port();
+      page.navigate(base + "/sign-in");
+      press(page, "Look around the demo kitchen");
+      arrived(page, "/$");
+      page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+      page.navigate(
+          base
+              + page.locator("a[href^='/batches/']")
+                  .first()
+                  .getAttribute("href")
+                  .replaceAll("[#?].*", ""));
+      note(page).fill("the line broke here");
+      press(page, "Keep the note");
+      assertThat(page.locator(".notice"))
+          .containsText(
+              "in the log already", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+      assertThat(line.left()).isZero();
+      assertThat(page.getByText("the line broke here")).hasCount(1);
     }
   }
 

@@ -34,6 +34,7 @@ class StrangerTest extends AppTest {
           "/demo",
           "/api",
           "/licences",
+          "/sw.js",
           "/.well-known/security.txt",
           "/error");
 

@@ -23,6 +23,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.test.context.TestPropertySource;
 
 /**
@@ -35,6 +37,7 @@ class StrangersHttpTest extends AppTest {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
 
   @Autowired JdbcTemplate jdbc;
+  @Autowired FindByIndexNameSessionRepository<?> sessions;
 
   private final HttpClient http =
       HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(10)).build();
@@ -68,6 +71,24 @@ class StrangersHttpTest extends AppTest {
       assertThat(cookies(answer)).as(path).doesNotContain("crock=");
     }
     assertThat(sessions()).isEqualTo(before);
+  }
+
+  /**
+   * Two forms at once that both have something to tell: neither is an error, the later one stands.
+   */
+  @Test
+  void twoAnswersOfOneSessionKeepTheSameThing() {
+    keepTwice(sessions);
+  }
+
+  private static <S extends Session> void keepTwice(FindByIndexNameSessionRepository<S> kept) {
+    S first = kept.createSession();
+    kept.save(first);
+    List<S> atOnce = List.of(kept.findById(first.getId()), kept.findById(first.getId()));
+    atOnce.forEach(s -> s.setAttribute("said", "by " + atOnce.indexOf(s)));
+    atOnce.forEach(kept::save);
+    assertThat(kept.findById(first.getId()).<String>getAttribute("said")).isEqualTo("by 1");
+    kept.deleteById(first.getId());
   }
 
   /** The page that was asked for is come back to; what its script asked for meanwhile is not. */

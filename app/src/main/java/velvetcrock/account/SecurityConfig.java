@@ -29,7 +29,7 @@ import org.springframework.security.web.savedrequest.CookieRequestCache;
 class SecurityConfig {
   private static final String CONTENT_SECURITY_POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
-          + " connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none';"
+          + " connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none';"
           + " frame-ancestors 'none'";
 
   @Bean
@@ -102,6 +102,7 @@ class SecurityConfig {
                 routes
                     .requestMatchers(
                         "/assets/**",
+                        "/sw.js",
                         "/favicon.ico",
                         "/sign-in",
                         "/welcome",

@@ -15,6 +15,7 @@ import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.support.GenericConversionService;
 import org.springframework.core.serializer.support.SerializingConverter;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -60,6 +61,12 @@ class SessionConfig {
   @Bean
   TransactionOperations springSessionTransactionOperations(DataSource store) {
     return new TransactionTemplate(new JdbcTransactionManager(store));
+  }
+
+  /** Two answers at once that both keep the same thing in a session: the later one stands. */
+  @Bean
+  PostgreSqlJdbcIndexedSessionRepositoryCustomizer laterOneStands() {
+    return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
   }
 
   /** For all else. */

@@ -1,0 +1,84 @@
+package velvetcrock;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/**
+ * A line to the application that carries a request and loses its answer, as often as it is told to.
+ */
+final class LossyLine implements AutoCloseable {
+  private final ServerSocket door;
+  private final int to;
+  private final String start;
+  private final AtomicInteger toLose;
+  private final ExecutorService threads = Executors.newCachedThreadPool();
+
+  /**
+   * Opens it.
+   *
+   * @param start how a request begins whose answer is lost
+   * @param times how many answers are lost
+   */
+  LossyLine(int to, String start, int times) throws IOException {
+    this.to = to;
+    this.start = start;
+    this.toLose = new AtomicInteger(times);
+    this.door = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
+    threads.submit(this::open);
+  }
+
+  int port() {
+    return door.getLocalPort();
+  }
+
+  /** How many answers are still to be lost. */
+  int left() {
+    return Math.max(0, toLose.get());
+  }
+
+  private Void open() throws IOException {
+    while (!door.isClosed()) {
+      Socket near = door.accept();
+      Socket far = new Socket(InetAddress.getLoopbackAddress(), to);
+      threads.submit(() -> requests(near, far));
+      threads.submit(() -> carry(far.getInputStream(), near.getOutputStream()));
+    }
+    return null;
+  }
+
+  private Void requests(Socket near, Socket far) throws IOException {
+    byte[] bytes = new byte[65_536];
+    int read;
+    while ((read = near.getInputStream().read(bytes)) >= 0) {
+      boolean lose =
+          new String(bytes, 0, read, StandardCharsets.ISO_8859_1).startsWith(start)
+              && toLose.getAndDecrement() > 0;
+      far.getOutputStream().write(bytes, 0, read);
+      if (lose) {
+        near.close();
+        break;
+      }
+    }
+    return null;
+  }
+
+  private static Void carry(InputStream from, OutputStream to) throws IOException {
+    from.transferTo(to);
+    to.close();
+    return null;
+  }
+
+  @Override
+  public void close() throws IOException {
+    door.close();
+    threads.shutdownNow();
+  }
+}
