@@ -15,6 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
@@ -106,7 +107,8 @@ abstract class AppTest {
   }
 
   static UsernamePasswordAuthenticationToken signedIn(Somebody who) {
-    return UsernamePasswordAuthenticationToken.authenticated(who, null, List.of());
+    return UsernamePasswordAuthenticationToken.authenticated(
+        who, null, List.of(new SimpleGrantedAuthority("ROLE_KEEPER")));
   }
 
   LocalDate today() {

@@ -10,8 +10,10 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +31,7 @@ abstract class BrowserPages extends AppTest {
 
   @BeforeAll
   static void launch() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -69,7 +72,17 @@ abstract class BrowserPages extends AppTest {
         .setViewportSize(width, 800)
         .setColorScheme(scheme)
         .setLocale("en-US")
+        // The worker that asks for a lost answer again has a test of its own.
+        .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
         .setBaseURL("http://localhost:" + port);
+  }
+
+  /** A phone whose pages have their worker, at an address of its own. */
+  Page phoneWithItsWorker(String base) {
+    return page(
+        options(360, ColorScheme.LIGHT)
+            .setServiceWorkers(ServiceWorkerPolicy.ALLOW)
+            .setBaseURL(base));
   }
 
   private Page page(Browser.NewContextOptions options) {

@@ -55,7 +55,7 @@ class DoorsTest extends AppTest {
         .andExpect(content().string(containsString("Give it a name")))
         .andExpect(content().string(containsString("this one has 5")));
     moveIn("Harbour house", "Una", PASSWORD)
-        .andExpect(redirectedUrl("/"))
+        .andExpect(redirectedUrl("/account/codes"))
         .andExpect(authenticated());
     assertThat(
             jdbc.queryForMap(
@@ -92,7 +92,7 @@ class DoorsTest extends AppTest {
     join(link, "una")
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString("is taken")));
-    join(link, "odd").andExpect(redirectedUrl("/"));
+    join(link, "odd").andExpect(redirectedUrl("/account/codes"));
     join(link, "eve").andExpect(status().isNotFound());
     visit(una, "/people").andExpect(content().string(containsString("Odd")));
   }

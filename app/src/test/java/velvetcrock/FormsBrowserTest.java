@@ -95,18 +95,14 @@ class FormsBrowserTest extends BrowserPages {
   @Test
   void anAnswerThatIsLostIsAskedForAgain() throws Exception {
     try (LossyLine line = new LossyLine(port, "POST /batches/", 2);
-        Page page = page(360, ColorScheme.LIGHT)) {
-      String base = "http://localhost:" + line.port();
-      page.navigate(base + "/sign-in");
-      press(page, "Look around the demo kitchen");
-      arrived(page, "/$");
+        Page page = phoneWithItsWorker("http://localhost:" + line.port())) {
+      enterDemo(page);
       page.waitForFunction("() => navigator.serviceWorker.controller !== null");
       page.navigate(
-          base
-              + page.locator("a[href^='/batches/']")
-                  .first()
-                  .getAttribute("href")
-                  .replaceAll("[#?].*", ""));
+          page.locator("a[href^='/batches/']")
+              .first()
+              .getAttribute("href")
+              .replaceAll("[#?].*", ""));
       note(page).fill("the line broke here");
       press(page, "Keep the note");
       assertThat(page.locator(".notice"))

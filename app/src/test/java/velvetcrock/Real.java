@@ -26,6 +26,17 @@ record Real(JdbcTemplate jdbc, UUID house) {
     return pattern
         .replace("{code}", code)
         .replace("{id}", id(pattern))
+        .replace("{device}", "no-such-device")
+        .replace(
+            "{member}",
+            pattern.contains("{member}")
+                ? one("select id::text from member where household_id = ?")
+                : "")
+        .replace(
+            "{recovery}",
+            pattern.contains("{recovery}")
+                ? one("select id::text from recovery where household_id = ?")
+                : "")
         .replace("{entry}", entry(pattern))
         .replace("{photo}", nobody())
         .replace("{letter}", "A")
@@ -56,6 +67,8 @@ record Real(JdbcTemplate jdbc, UUID house) {
       return one("select id::text from own_thing where household_id = ?");
     } else if (pattern.contains("/tokens/")) {
       return one("select id::text from api_token where household_id = ?");
+    } else if (pattern.contains("/invitations/")) {
+      return one("select id::text from invitation where household_id = ?");
     } else if (pattern.contains("/round/")) {
       return one("select id::text from round_note where household_id = ?");
     } else if (pattern.contains("/imports/")) {
@@ -91,6 +104,9 @@ record Real(JdbcTemplate jdbc, UUID house) {
             "recipe",
             "own_thing",
             "api_token",
+            "invitation",
+            "member",
+            "recovery",
             "round_note",
             "entry",
             "place",

@@ -22,6 +22,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -30,12 +31,14 @@ import velvetcrock.batch.BatchReadings;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.HeatAnswer;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
 import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
 import velvetcrock.core.batch.Stand;
+import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.ThermalPot;
 import velvetcrock.core.jar.BatchReckoning.Reading;
@@ -143,6 +146,49 @@ class StoveTest extends AppTest {
     visit(keeper, "/batches/" + code)
         .andExpect(content().string(containsString("Ran hot: up to 94 °C")))
         .andExpect(content().string(containsString("Answered: turned down")));
+  }
+
+  /** Up and down again in one parcel, late, out of order, by file, twice: it is in the log once. */
+  @Test
+  void timeAboveTheCeilingIsLoggedWhateverDoorAndOrderItComesBy() throws Exception {
+    putOn("GAS_RING", "medium", 60);
+    probe(i -> 85.0, 4);
+    visit(keeper, "/stove/now");
+    add(halfMinutes(5, 25, i -> i > 8 && i < 20 ? 94.0 : 85.0));
+    assertThat(state().heat().excursions()).hasSize(1);
+    assertThat(state().heat().excursions().get(0).to()).isNotNull();
+
+    add(List.of(new Reading(now.minusSeconds(36 * 30 + 7), 99)));
+    assertThat(state().heat().excursions()).hasSize(1);
+    assertThat(state().heat().excursions().get(0).peakC()).isEqualTo(99);
+
+    StringBuilder csv = new StringBuilder("time,celsius\n");
+    halfMinutes(30, 50, i -> i < 44 ? 93.0 : 80.0)
+        .forEach(r -> csv.append(r.at()).append(',').append(r.celsius()).append('\n'));
+    byte[] late = csv.toString().getBytes(StandardCharsets.UTF_8);
+    report(file("late.csv", late));
+    assertThat(state().heat().excursions()).hasSize(2);
+    send(keeper, "/stove/" + code + "/imports/" + as(keeper, () -> importsOf().get(0)) + "/undo");
+    assertThat(state().heat().excursions()).hasSize(1);
+    report(file("late.csv", late));
+    assertThat(state().heat().excursions()).hasSize(2);
+  }
+
+  /** One that its log cannot take leaves its neighbours as they are. */
+  @Test
+  void aRefusedEntryRollsBackNoNeighbour() throws Exception {
+    putOn("GAS_RING", "medium", 60);
+    Instant gone = now.minusSeconds(28 * 30);
+    as(keeper, () -> acts.append(code, new ThrownOut(Ending.SPILLED), gone, null, "gone"));
+    add(halfMinutes(0, 50, i -> i < 2 || i > 20 && i < 25 ? 80.0 : 94.0));
+    assertThat(stored()).isEqualTo(50);
+    assertThat(state().heat().excursions()).hasSize(1);
+  }
+
+  private List<Reading> halfMinutes(int from, int to, Course course) {
+    return IntStream.range(from, to)
+        .mapToObj(i -> new Reading(now.minusSeconds((50 - i) * 30L), course.at(i)))
+        .toList();
   }
 
   @Test

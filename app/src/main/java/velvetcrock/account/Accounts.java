@@ -15,18 +15,15 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.chronicle.Chronicle;
+import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
-import velvetcrock.kitchen.Places;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
-import velvetcrock.web.NotFound;
-import velvetcrock.web.Secrets;
 
-/** Members, invitations and tokens. */
+/** Who lives in a household: how they come in, what they are called and how they go. */
 @Service
 public class Accounts implements UserDetailsService, UserDetailsPasswordService {
   static final int LONGEST_LOGIN = 60;
@@ -34,40 +31,42 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   private static final int LONGEST_NAME = 60;
 
   private final MemberRepository members;
-  private final InvitationRepository invitations;
+  private final Invitations invitations;
   private final Households households;
-  private final Places places;
   private final CurrentHousehold current;
   private final PasswordEncoder passwords;
-  private final TransactionTemplate transactions;
+  private final Chronicle chronicle;
   private final Clock clock;
 
   Accounts(
       MemberRepository members,
-      InvitationRepository invitations,
+      Invitations invitations,
       Households households,
-      Places places,
       CurrentHousehold current,
       PasswordEncoder passwords,
-      TransactionTemplate transactions,
+      Chronicle chronicle,
       Clock clock) {
     this.members = members;
     this.invitations = invitations;
     this.households = households;
-    this.places = places;
     this.current = current;
     this.passwords = passwords;
-    this.transactions = transactions;
+    this.chronicle = chronicle;
     this.clock = clock;
   }
 
   @Override
   @Transactional(readOnly = true)
   public UserDetails loadUserByUsername(String login) {
-    return members
-        .findByLogin(normal(login))
+    return find(login)
         .map(MemberDetails::new)
         .orElseThrow(() -> new UsernameNotFoundException(login));
+  }
+
+  /** Whoever signs in under a name. */
+  @Transactional(readOnly = true)
+  Optional<Member> find(@Nullable String login) {
+    return members.findByLogin(normal(login));
   }
 
   /** Keeps a password in the way of today that was right and kept in a former one. */
@@ -83,24 +82,12 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   record Newcomer(String name, String login, String password) {}
 
   /**
-   * The first visit: founds the household and its first member.
+   * The first visit: founds the household and its first member, its keeper.
    *
    * @throws Refused at the field that is wrong, or at {@code household} if one has been founded
    */
+  @Transactional
   public UserDetails found(String name, String zone, String kitchen, Newcomer newcomer) {
-    UserDetails first =
-        Objects.requireNonNull(
-            transactions.execute(status -> firstMember(name, zone, kitchen, newcomer)));
-    current.actingAs(
-        (InHousehold) first,
-        () -> {
-          places.furnish();
-          return null;
-        });
-    return first;
-  }
-
-  private UserDetails firstMember(String name, String zone, String kitchen, Newcomer newcomer) {
     if (households.founded()) {
       throw new Refused("household", "A household lives here already. Ask for an invitation link.");
     }
@@ -108,25 +95,8 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     check(newcomer, problems);
     Household household = problems.attempt(() -> households.found(name, zone, kitchen, false));
     problems.refuseIfAny();
-    return join(Objects.requireNonNull(household).id(), newcomer);
-  }
-
-  /** Makes an invitation and hands back its secret, which is not kept. */
-  @Transactional
-  public String invite() {
-    String secret = Secrets.fresh();
-    invitations.save(new Invitation(current.id(), Secrets.hash(secret), clock.instant()));
-    return secret;
-  }
-
-  /**
-   * The household that an invitation leads into.
-   *
-   * @throws NotFound if the link is unknown, used or too old
-   */
-  @Transactional
-  public Household invitedTo(String secret) {
-    return households.find(good(secret).householdId()).orElseThrow();
+    UUID id = Objects.requireNonNull(household).id();
+    return join(id, newcomer, Role.KEEPER, Deed.MOVED_IN, "");
   }
 
   /**
@@ -136,12 +106,17 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
    */
   @Transactional
   public UserDetails joinBy(String secret, Newcomer newcomer) {
-    Invitation invitation = good(secret);
+    Invitation invitation = invitations.good(secret);
     Problems problems = new Problems();
     check(newcomer, problems);
     problems.refuseIfAny();
     invitation.use(clock.instant());
-    return join(invitation.householdId(), newcomer);
+    return join(
+        invitation.householdId(),
+        newcomer,
+        invitation.role(),
+        Deed.JOINED,
+        "invited by " + invitation.invitedBy() + " as " + invitation.role().word());
   }
 
   /** The members of the current household. */
@@ -152,39 +127,68 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
   /** Somebody to act as in the demo household, who has no password and cannot sign in otherwise. */
   @Transactional(readOnly = true)
-  Optional<MemberDetails> demoKeeper() {
-    return households.demo().map(h -> new MemberDetails(h.id(), "demo", "Keeper", ""));
+  Optional<MemberDetails> visitor() {
+    return households.demo().map(h -> MemberDetails.visitor(h.id()));
   }
 
-  private UserDetails join(UUID householdId, Newcomer newcomer) {
+  /**
+   * What somebody calls himself from now on; what stands in the log stays.
+   *
+   * @throws Refused at {@code name}
+   */
+  @Transactional
+  Member rename(String login, String name) {
+    Problems problems = new Problems();
+    checkName(name, problems);
+    problems.refuseIfAny();
+    Member member = members.findByLogin(login).orElseThrow();
+    String was = member.name();
+    member.rename(name.strip());
+    chronicle.note(Deed.NAME_CHANGED, was + " is " + member.name() + " from now on");
+    return member;
+  }
+
+  /**
+   * Another password.
+   *
+   * @throws Refused at {@code newPassword}
+   */
+  @Transactional
+  Member changePassword(String login, String password) {
+    Member member = members.findByLogin(login).orElseThrow();
+    Problems problems = new Problems();
+    PasswordRules.check(password, login, "newPassword", problems);
+    problems.refuseIfAny();
+    member.keepPassword(Objects.requireNonNull(passwords.encode(password)));
+    return member;
+  }
+
+  /** A keeper has seen what keepers are told. */
+  @Transactional
+  void told(String login) {
+    members.findByLogin(login).orElseThrow().told(clock.instant());
+  }
+
+  private UserDetails join(UUID householdId, Newcomer newcomer, Role role, Deed deed, String what) {
     Member member =
         new Member(
             householdId,
             normal(newcomer.login()),
             newcomer.name().strip(),
             Objects.requireNonNull(passwords.encode(newcomer.password())),
+            role,
             clock.instant());
     try {
-      return new MemberDetails(members.saveAndFlush(member));
+      UserDetails joined = new MemberDetails(members.saveAndFlush(member));
+      chronicle.noteOf(householdId, member.name(), deed, what);
+      return joined;
     } catch (DataIntegrityViolationException atOnce) {
       throw new Refused("login", TAKEN);
     }
   }
 
-  private Invitation good(String secret) {
-    return invitations
-        .findByTokenHash(Secrets.hash(secret))
-        .filter(i -> i.goodAt(clock.instant()))
-        .orElseThrow(
-            () -> new NotFound("This invitation is not good any more. Ask for a new link."));
-  }
-
   private void check(Newcomer newcomer, Problems problems) {
-    String name = newcomer.name().strip();
-    problems.require(
-        !name.isEmpty() && name.length() <= LONGEST_NAME,
-        "name",
-        "Your name, in at most 60 letters.");
+    checkName(newcomer.name(), problems);
     String login = normal(newcomer.login());
     if (problems.require(
         login.matches("[a-z0-9._@-]{2,60}"),
@@ -192,7 +196,14 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         "A sign-in name has 2 to 60 letters, digits, dots or dashes.")) {
       problems.require(members.findByLogin(login).isEmpty(), "login", TAKEN);
     }
-    PasswordRules.check(newcomer.password(), login, problems);
+    PasswordRules.check(newcomer.password(), login, "password", problems);
+  }
+
+  private static void checkName(String name, Problems problems) {
+    problems.require(
+        !name.isBlank() && name.strip().length() <= LONGEST_NAME,
+        "name",
+        "Your name, in at most 60 letters.");
   }
 
   private static String normal(@Nullable String login) {

@@ -1,6 +1,8 @@
 package velvetcrock.account;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
@@ -13,18 +15,35 @@ class ApiToken {
   private UUID householdId;
   private String name;
   private String tokenHash;
+
+  @Enumerated(EnumType.STRING)
+  private Scope scope;
+
+  private String madeBy;
   private Instant createdAt;
+  private @Nullable Instant expiresAt;
+  private @Nullable Instant lastUsedAt;
   private @Nullable Instant revokedAt;
 
   /** For Hibernate. */
   protected ApiToken() {}
 
-  ApiToken(UUID householdId, String name, String tokenHash, Instant now) {
+  ApiToken(
+      UUID householdId,
+      String name,
+      String tokenHash,
+      Scope scope,
+      String madeBy,
+      Instant now,
+      @Nullable Instant expiresAt) {
     this.id = UUID.randomUUID();
     this.householdId = householdId;
     this.name = name;
     this.tokenHash = tokenHash;
+    this.scope = scope;
+    this.madeBy = madeBy;
     this.createdAt = now;
+    this.expiresAt = expiresAt;
   }
 
   public UUID id() {
@@ -39,12 +58,33 @@ class ApiToken {
     return name;
   }
 
+  public Scope scope() {
+    return scope;
+  }
+
+  public String madeBy() {
+    return madeBy;
+  }
+
   public Instant createdAt() {
     return createdAt;
   }
 
-  boolean good() {
-    return revokedAt == null;
+  public @Nullable Instant expiresAt() {
+    return expiresAt;
+  }
+
+  public @Nullable Instant lastUsedAt() {
+    return lastUsedAt;
+  }
+
+  /** Whether it opens nothing any more because its time is over. */
+  public boolean over(Instant now) {
+    return expiresAt != null && !now.isBefore(expiresAt);
+  }
+
+  boolean goodAt(Instant now) {
+    return revokedAt == null && !over(now);
   }
 
   void revoke(Instant now) {

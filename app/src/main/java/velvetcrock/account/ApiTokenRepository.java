@@ -1,9 +1,12 @@
 package velvetcrock.account;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface ApiTokenRepository extends JpaRepository<ApiToken, UUID> {
   Optional<ApiToken> findByTokenHash(String tokenHash);
@@ -11,4 +14,11 @@ interface ApiTokenRepository extends JpaRepository<ApiToken, UUID> {
   List<ApiToken> findByHouseholdIdAndRevokedAtIsNullOrderByCreatedAt(UUID householdId);
 
   Optional<ApiToken> findByIdAndHouseholdId(UUID id, UUID householdId);
+
+  /** Notes that one is used, unless that was noted since a moment. */
+  @Modifying
+  @Query(
+      "update ApiToken t set t.lastUsedAt = :now"
+          + " where t.id = :id and (t.lastUsedAt is null or t.lastUsedAt < :since)")
+  void used(UUID id, Instant now, Instant since);
 }

@@ -7,24 +7,24 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.account.Accounts.Newcomer;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Places;
 import velvetcrock.kitchen.TimeZones;
+import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
+import velvetcrock.web.InHousehold;
 import velvetcrock.web.JarDrawing;
 import velvetcrock.web.NotFound;
 
@@ -41,19 +41,31 @@ class DoorController {
           jar("third", 128, 84, 54, true, "#8f3a30", "#b7492f"));
 
   private final Accounts accounts;
+  private final Invitations invitations;
   private final Households households;
-  private final SecurityContextRepository sessions;
+  private final Places places;
+  private final CurrentHousehold current;
+  private final Recoveries recoveries;
+  private final Entrance entrance;
   private final ObjectProvider<DemoVisit> visits;
 
   DoorController(
       Accounts accounts,
+      Invitations invitations,
       Households households,
-      SecurityContextRepository sessions,
+      Places places,
+      CurrentHousehold current,
+      Recoveries recoveries,
+      Entrance entrance,
       ObjectProvider<DemoVisit> visits) {
-    this.visits = visits;
     this.accounts = accounts;
+    this.invitations = invitations;
     this.households = households;
-    this.sessions = sessions;
+    this.places = places;
+    this.current = current;
+    this.recoveries = recoveries;
+    this.entrance = entrance;
+    this.visits = visits;
   }
 
   @GetMapping("/sign-in")
@@ -108,7 +120,11 @@ class DoorController {
 
   @PostMapping("/welcome")
   String found(
-      FoundingForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
+      FoundingForm form,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes flash) {
     try {
       UserDetails first =
           accounts.found(
@@ -116,8 +132,13 @@ class DoorController {
               FoundingForm.text(form.zone()),
               FoundingForm.text(form.kitchen()),
               form.newcomer());
-      enter(first, request, response);
-      return "redirect:/";
+      current.actingAs(
+          (InHousehold) first,
+          () -> {
+            places.furnish();
+            return null;
+          });
+      return in(first, request, response, flash);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return founding(form, FieldErrors.of(refused), model);
@@ -135,10 +156,10 @@ class DoorController {
       FoundingForm form,
       Model model,
       HttpServletRequest request,
-      HttpServletResponse response) {
+      HttpServletResponse response,
+      RedirectAttributes flash) {
     try {
-      enter(accounts.joinBy(secret, form.newcomer()), request, response);
-      return "redirect:/";
+      return in(accounts.joinBy(secret, form.newcomer()), request, response, flash);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return joining(secret, form, FieldErrors.of(refused), model);
@@ -147,10 +168,10 @@ class DoorController {
 
   @PostMapping("/demo")
   String demo(HttpServletRequest request, HttpServletResponse response) {
-    UserDetails keeper =
-        accounts.demoKeeper().orElseThrow(() -> new NotFound("There is no demo here."));
+    UserDetails visitor =
+        accounts.visitor().orElseThrow(() -> new NotFound("There is no demo here."));
     visits.ifAvailable(DemoVisit::enters);
-    enter(keeper, request, response);
+    entrance.enter(visitor, request, response);
     return "redirect:/";
   }
 
@@ -163,22 +184,21 @@ class DoorController {
 
   private String joining(String secret, FoundingForm form, FieldErrors errors, Model model) {
     model.addAttribute("secret", secret);
-    model.addAttribute("invitedTo", accounts.invitedTo(secret).name());
+    model.addAttribute("invitedTo", invitations.leadsInto(secret).name());
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     return "account/join";
   }
 
-  /** Signs somebody in, in a session of its own. */
-  private void enter(UserDetails who, HttpServletRequest request, HttpServletResponse response) {
-    if (request.getSession(false) != null) {
-      request.changeSessionId();
-    }
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    context.setAuthentication(
-        UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities()));
-    SecurityContextHolder.setContext(context);
-    sessions.saveContext(context, request, response);
+  /** In for the first time: the codes for a lost password are shown this once. */
+  private String in(
+      UserDetails who,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes flash) {
+    entrance.enter(who, request, response);
+    flash.addFlashAttribute("codes", recoveries.makeCodes(who.getUsername()));
+    return "redirect:/account/codes";
   }
 
   private static JarDrawing jar(

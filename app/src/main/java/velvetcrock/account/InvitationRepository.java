@@ -1,6 +1,7 @@
 package velvetcrock.account;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -9,4 +10,9 @@ import org.springframework.data.jpa.repository.Lock;
 interface InvitationRepository extends JpaRepository<Invitation, UUID> {
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   Optional<Invitation> findByTokenHash(String tokenHash);
+
+  Optional<Invitation> findByIdAndHouseholdId(UUID id, UUID householdId);
+
+  List<Invitation> findByHouseholdIdAndUsedAtIsNullAndWithdrawnAtIsNullOrderByCreatedAt(
+      UUID householdId);
 }

@@ -1,6 +1,8 @@
 package velvetcrock.account;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
@@ -13,18 +15,37 @@ class Member {
   private String login;
   private String name;
   private String passwordHash;
+
+  @Enumerated(EnumType.STRING)
+  private Role role;
+
   private Instant createdAt;
+
+  /** Until when a keeper has seen what keepers are told. */
+  private Instant toldUntil;
 
   /** For Hibernate. */
   protected Member() {}
 
-  Member(UUID householdId, String login, String name, String passwordHash, Instant createdAt) {
+  Member(
+      UUID householdId,
+      String login,
+      String name,
+      String passwordHash,
+      Role role,
+      Instant createdAt) {
     this.id = UUID.randomUUID();
     this.householdId = householdId;
     this.login = login;
     this.name = name;
     this.passwordHash = passwordHash;
+    this.role = role;
     this.createdAt = createdAt;
+    this.toldUntil = createdAt;
+  }
+
+  public UUID id() {
+    return id;
   }
 
   UUID householdId() {
@@ -37,6 +58,26 @@ class Member {
 
   public String name() {
     return name;
+  }
+
+  public Role role() {
+    return role;
+  }
+
+  Instant toldUntil() {
+    return toldUntil;
+  }
+
+  void told(Instant until) {
+    toldUntil = until;
+  }
+
+  void rename(String newName) {
+    name = newName;
+  }
+
+  void become(Role newRole) {
+    role = newRole;
   }
 
   void keepPassword(String hash) {

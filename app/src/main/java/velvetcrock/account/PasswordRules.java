@@ -29,18 +29,18 @@ final class PasswordRules {
     return !password.isEmpty() && password.length() <= 2 * LONGEST && count(password) <= LONGEST;
   }
 
-  /** Notes at {@code password} what is wrong with a new one. */
-  static void check(String password, String login, Problems problems) {
+  /** Notes at a field what is wrong with a new one. */
+  static void check(String password, String login, String field, Problems problems) {
     int count = password.length() > 2 * LONGEST ? password.length() : count(password);
     boolean fits =
         problems.require(
             count >= SHORTEST && count <= LONGEST,
-            "password",
+            field,
             "A password has 12 to 200 characters; this one has " + count + ".");
     if (fits) {
       problems.require(
           !common(password, login),
-          "password",
+          field,
           "That is among the first that anybody would try. Take a few words that belong to you.");
     }
   }

@@ -1,36 +1,63 @@
 package velvetcrock.account;
 
+import static org.springframework.security.authorization.AuthorityAuthorizationManager.hasAnyAuthority;
+import static org.springframework.security.authorization.AuthorizationManagers.allOf;
+import static org.springframework.security.authorization.AuthorizationManagers.not;
+
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
+import java.util.Objects;
+import java.util.Set;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.security.authorization.AuthenticatedAuthorizationManager;
+import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Who may reach which route, and what every answer's headers say. */
 @Configuration
 class SecurityConfig {
+  private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
+
   private static final String CONTENT_SECURITY_POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self';"
           + " connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none';"
           + " frame-ancestors 'none'";
+
+  /** What is sent only to be reckoned. */
+  private static final String[] QUESTIONS = {
+    "/bench", "/bench/reckon", "/products/new", "/plans/new", "/understood"
+  };
+
+  private static final String ONLOOKERS = Role.ONLOOKER.authority();
+  private static final String READERS = Scope.READ.authority();
+  private static final String PROBES = Scope.READINGS.authority();
 
   @Bean
   PasswordEncoder passwordEncoder() {
@@ -62,8 +89,12 @@ class SecurityConfig {
                 routes
                     .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi.json")
                     .permitAll()
+                    .requestMatchers(HttpMethod.POST, "/api/v1/batches/*/readings")
+                    .access(whoeverIsInBut(ONLOOKERS, READERS))
+                    .requestMatchers(SecurityConfig::reads)
+                    .access(whoeverIsInBut(PROBES))
                     .anyRequest()
-                    .authenticated())
+                    .access(whoeverIsInBut(ONLOOKERS, READERS, PROBES)))
         .csrf(
             csrf ->
                 csrf.csrfTokenRepository(strangersToken())
@@ -90,6 +121,7 @@ class SecurityConfig {
   SecurityFilterChain pages(
       HttpSecurity http,
       SignInLimiter limiter,
+      Entrance entrance,
       FilterRegistrationBean<StrangerGate> strangers,
       Clock clock)
       throws Exception {
@@ -107,6 +139,8 @@ class SecurityConfig {
                         "/sign-in",
                         "/welcome",
                         "/join/**",
+                        "/lost",
+                        "/back-in/**",
                         "/b/*",
                         "/calendar/*.ics",
                         "/demo",
@@ -116,21 +150,38 @@ class SecurityConfig {
                         "/error",
                         "/actuator/health/**")
                     .permitAll()
+                    .requestMatchers("/happened", "/people/*")
+                    .hasAuthority(Role.KEEPER.authority())
+                    .requestMatchers(HttpMethod.POST, "/people/**")
+                    .hasAuthority(Role.KEEPER.authority())
+                    .requestMatchers("/account/**")
+                    .access(whoeverIsInBut(Role.VISITOR.authority()))
+                    .requestMatchers(SecurityConfig::reads)
+                    .authenticated()
+                    .requestMatchers(HttpMethod.POST, QUESTIONS)
+                    .authenticated()
                     .anyRequest()
-                    .authenticated())
+                    .access(whoeverIsInBut(ONLOOKERS)))
         .addFilterBefore(new SignInGate(limiter), UsernamePasswordAuthenticationFilter.class)
         .formLogin(
             form ->
                 form.loginPage("/sign-in")
                     .usernameParameter("login")
                     .passwordParameter("password")
-                    .defaultSuccessUrl("/")
+                    .successHandler(cameIn(entrance))
                     .failureHandler(
                         (request, response, e) -> {
-                          limiter.failed(SignInGate.login(request), request.getRemoteAddr());
+                          entrance.turnedAway(SignInGate.login(request), request.getRemoteAddr());
                           response.sendRedirect("/sign-in?wrong");
                         }))
-        .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
+        .logout(
+            out ->
+                out.logoutUrl("/sign-out")
+                    .addLogoutHandler(entrance)
+                    .addLogoutHandler(
+                        new HeaderWriterLogoutHandler(
+                            new ClearSiteDataHeaderWriter(Directive.CACHE, Directive.STORAGE)))
+                    .logoutSuccessUrl("/sign-in"))
         .headers(SecurityConfig::headers)
         .build();
   }
@@ -155,6 +206,32 @@ class SecurityConfig {
     tokens.setCookieName("crock-form");
     tokens.setCookieCustomizer(cookie -> cookie.secure(true).sameSite("Lax"));
     return tokens;
+  }
+
+  private static AuthorizationManager<RequestAuthorizationContext> whoeverIsInBut(String... not) {
+    return allOf(AuthenticatedAuthorizationManager.authenticated(), not(hasAnyAuthority(not)));
+  }
+
+  /** Whether it changes nothing here: questions that are reckoned on their way included. */
+  private static boolean reads(HttpServletRequest request) {
+    return READING.contains(request.getMethod());
+  }
+
+  /** Where somebody is led who has come in by name and password: to what was asked for. */
+  private static SavedRequestAwareAuthenticationSuccessHandler cameIn(Entrance entrance) {
+    SavedRequestAwareAuthenticationSuccessHandler handler =
+        new SavedRequestAwareAuthenticationSuccessHandler() {
+          @Override
+          public void onAuthenticationSuccess(
+              HttpServletRequest request, HttpServletResponse response, Authentication who)
+              throws ServletException, IOException {
+            entrance.cameIn(
+                (MemberDetails) Objects.requireNonNull(who.getPrincipal()), "", request);
+            super.onAuthenticationSuccess(request, response, who);
+          }
+        };
+    handler.setRequestCache(pageAskedFor());
+    return handler;
   }
 
   private static boolean isReckoning(HttpServletRequest request) {

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -38,7 +39,8 @@ class TokenFilter extends OncePerRequestFilter {
       holder.ifPresent(
           h ->
               context.setAuthentication(
-                  UsernamePasswordAuthenticationToken.authenticated(h, null, List.of())));
+                  UsernamePasswordAuthenticationToken.authenticated(
+                      h, null, List.of(new SimpleGrantedAuthority(h.scope().authority())))));
       SecurityContextHolder.setContext(context);
     }
     chain.doFilter(request, response);

@@ -1,44 +1,71 @@
 package velvetcrock.account;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.chronicle.Chronicle;
+import velvetcrock.chronicle.Deed;
+import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Secrets;
+import velvetcrock.web.SomebodyWent;
 
 /** The tokens by which programs act for a household. */
 @Service
 class Tokens {
   private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_DAYS = 3650;
+  private static final Duration NOTED = Duration.ofMinutes(1);
 
   private final ApiTokenRepository tokens;
   private final CurrentHousehold current;
+  private final Chronicle chronicle;
   private final Clock clock;
 
-  Tokens(ApiTokenRepository tokens, CurrentHousehold current, Clock clock) {
+  Tokens(ApiTokenRepository tokens, CurrentHousehold current, Chronicle chronicle, Clock clock) {
     this.tokens = tokens;
     this.current = current;
+    this.chronicle = chronicle;
     this.clock = clock;
   }
 
   /**
    * Makes a token and hands back its secret, which is not kept.
    *
-   * @throws Refused at {@code tokenName}
+   * @param days for so long it is good; 0 for as long as it is not revoked
+   * @throws Refused at {@code tokenName} or {@code tokenDays}
    */
   @Transactional
-  public String make(String name) {
+  public String make(String name, Scope scope, int days) {
     String called = name.strip();
-    if (called.isEmpty() || called.length() > LONGEST_NAME) {
-      throw new Refused("tokenName", "Say what the token is for, in at most 60 letters.");
-    }
+    Problems problems = new Problems();
+    problems.require(
+        !called.isEmpty() && called.length() <= LONGEST_NAME,
+        "tokenName",
+        "Say what the token is for, in at most 60 letters.");
+    problems.require(
+        days >= 0 && days <= LONGEST_DAYS, "tokenDays", "A token is good for 1 to 3650 days.");
+    problems.refuseIfAny();
     String secret = Secrets.fresh();
-    tokens.save(new ApiToken(current.id(), called, Secrets.hash(secret), clock.instant()));
+    Instant now = clock.instant();
+    tokens.save(
+        new ApiToken(
+            current.id(),
+            called,
+            Secrets.hash(secret),
+            scope,
+            current.name(),
+            now,
+            days == 0 ? null : now.plus(Duration.ofDays(days))));
+    chronicle.note(Deed.TOKEN_MADE, called + ", " + scope.word());
     return secret;
   }
 
@@ -51,18 +78,31 @@ class Tokens {
   /** Revokes a token of the current household. */
   @Transactional
   public void revoke(UUID id) {
-    tokens
-        .findByIdAndHouseholdId(id, current.id())
-        .orElseThrow(() -> new NotFound("There is no such token."))
-        .revoke(clock.instant());
+    ApiToken token =
+        tokens
+            .findByIdAndHouseholdId(id, current.id())
+            .orElseThrow(() -> new NotFound("There is no such token."));
+    token.revoke(clock.instant());
+    chronicle.note(Deed.TOKEN_REVOKED, token.name());
   }
 
-  /** Who holds a token, if it is good. */
-  @Transactional(readOnly = true)
-  Optional<TokenHolder> holderOf(String secret) {
-    return tokens
-        .findByTokenHash(Secrets.hash(secret))
-        .filter(ApiToken::good)
-        .map(t -> new TokenHolder(t.householdId(), t.name()));
+  /** What somebody made who went opens nothing any more. */
+  @EventListener
+  void went(SomebodyWent gone) {
+    tokens.findByHouseholdIdAndRevokedAtIsNullOrderByCreatedAt(gone.household()).stream()
+        .filter(t -> t.madeBy().equals(gone.name()))
+        .forEach(t -> t.revoke(clock.instant()));
+  }
+
+  /** Who holds a token, if it is good; that it was used is noted once a minute. */
+  @Transactional
+  public Optional<TokenHolder> holderOf(String secret) {
+    Instant now = clock.instant();
+    Optional<ApiToken> token =
+        tokens.findByTokenHash(Secrets.hash(secret)).filter(t -> t.goodAt(now));
+    token
+        .filter(t -> t.lastUsedAt() == null || t.lastUsedAt().isBefore(now.minus(NOTED)))
+        .ifPresent(t -> tokens.used(t.id(), now, now.minus(NOTED)));
+    return token.map(t -> new TokenHolder(t.householdId(), t.name(), t.scope()));
   }
 }

@@ -7,12 +7,14 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.Secrets;
+import velvetcrock.web.SomebodyWent;
 
 /**
  * The household's one calendar address. Whoever has it reads the calendar without signing in, so it
@@ -82,6 +84,12 @@ class Feeds {
         "update calendar_feed set revoked_at = ? where household_id = ? and revoked_at is null",
         Timestamp.from(clock.instant()),
         current.id());
+  }
+
+  /** Whoever went knows the address; those who stay make another. */
+  @EventListener
+  void went(SomebodyWent gone) {
+    revoke();
   }
 
   /**

@@ -55,6 +55,9 @@ class Clearing {
           "own_jar",
           "place",
           "api_token",
+          "recovery",
+          "recovery_code",
+          "happened",
           "invitation");
 
   private final JdbcTemplate jdbc;

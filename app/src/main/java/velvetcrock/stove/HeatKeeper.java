@@ -36,6 +36,9 @@ class HeatKeeper {
   /** Times nearer to one another than this are the same. */
   private static final Duration SAME = Duration.ofSeconds(2);
 
+  /** Peaks nearer to one another than this are the same, °C. */
+  private static final double SAME_C = 0.05;
+
   private final Batches batches;
   private final BatchActs acts;
   private final Appliances appliances;
@@ -46,13 +49,15 @@ class HeatKeeper {
     this.appliances = appliances;
   }
 
-  /** Brings the log in line with the times above the ceiling that readings show. */
+  /**
+   * Brings the log in line with the times above the ceiling that readings show. Each entry is an
+   * act of its own: one that its log cannot take leaves the others as they are.
+   */
   void logExcursions(BatchRecord batch, PotHeat heat) {
     List<RanHot> found = found(heat);
     List<BatchState.Excursion> logged = batch.state().heat().excursions();
     for (RanHot hot : found) {
-      Optional<BatchState.Excursion> known =
-          logged.stream().filter(l -> same(l.from(), hot.from())).findFirst();
+      Optional<BatchState.Excursion> known = known(logged, hot);
       if (known.isEmpty()) {
         log(batch, hot, null);
       } else if (grown(known.get(), hot)) {
@@ -67,6 +72,19 @@ class HeatKeeper {
         entry(batch, known.from()).ifPresent(id -> strike(batch, id));
       }
     }
+  }
+
+  /** Whether the log says of times above the ceiling what the readings show. */
+  boolean saysIt(BatchRecord batch, PotHeat heat) {
+    List<RanHot> found = found(heat);
+    List<BatchState.Excursion> logged = batch.state().heat().excursions();
+    return found.size() == logged.size()
+        && found.stream().allMatch(f -> known(logged, f).filter(l -> !grown(l, f)).isPresent());
+  }
+
+  private static Optional<BatchState.Excursion> known(
+      List<BatchState.Excursion> logged, RanHot hot) {
+    return logged.stream().filter(l -> same(l.from(), hot.from())).findFirst();
   }
 
   private static List<RanHot> found(PotHeat heat) {
@@ -96,10 +114,14 @@ class HeatKeeper {
     return Duration.between(one, other).abs().compareTo(SAME) <= 0;
   }
 
-  /** Written once when it begins and once when it is over. */
+  /** Written once when it begins and once when it is over; and where late readings change that. */
   private static boolean grown(BatchState.Excursion logged, RanHot found) {
-    return logged.to() == null && found.to() != null
-        || logged.to() != null && found.to() != null && !same(logged.to(), found.to());
+    Instant was = logged.to();
+    Instant is = found.to();
+    if (was == null || is == null) {
+      return was != is;
+    }
+    return !same(was, is) || Math.abs(logged.peakC() - found.peakC()) > SAME_C;
   }
 
   private static RanHot sameStart(RanHot hot, Instant from) {
@@ -122,7 +144,10 @@ class HeatKeeper {
           hot,
           hot.from(),
           replaces,
-          "ran-hot:" + batch.id() + ":" + hot.from() + ":" + hot.to() + ":" + hot.peakC());
+          // After a correction the same may be written once more: a file taken back and sent again.
+          "ran-hot:%s:%s:%s:%s:%s"
+              .formatted(
+                  batch.id(), hot.from(), hot.to(), hot.peakC(), batch.state().corrections()));
     } catch (Refused refused) {
       LOG.info(
           "A time above the ceiling of {} was not logged: {}", batch.code(), refused.getMessage());

@@ -113,7 +113,10 @@ class Imports {
     }
   }
 
-  /** What was read before a restart was not taken. */
+  /**
+   * What was being read when the house went down was not taken: its readings and the word that they
+   * were taken are stored together or not at all.
+   */
   @EventListener(ApplicationReadyEvent.class)
   void forgetInterrupted() {
     jdbc.update(
@@ -204,13 +207,13 @@ class Imports {
     try {
       int number = imports.findById(id).orElseThrow().number();
       Instant earliest = readings.earliest(batch);
-      BatchReadings.Loaded loaded =
-          readings.load(
-              batch,
-              number,
-              sink -> feed(file, choices, far, bad, at -> at.isBefore(earliest), sink));
       transactions.executeWithoutResult(
           status -> {
+            BatchReadings.Loaded loaded =
+                readings.load(
+                    batch,
+                    number,
+                    sink -> feed(file, choices, far, bad, at -> at.isBefore(earliest), sink));
             keepRejected(id, bad.kept);
             imports
                 .findById(id)
@@ -385,9 +388,13 @@ class Imports {
     if (row.status() != ReadingImport.Status.TAKEN) {
       throw new Refused("import", "There is nothing of it to take back.");
     }
-    int gone = readings.unload(batch, row.number());
-    finish(id, ReadingImport::undone);
-    return gone;
+    Integer gone =
+        transactions.execute(
+            status -> {
+              imports.findById(id).orElseThrow().undone();
+              return readings.unload(batch, row.number());
+            });
+    return gone == null ? 0 : gone;
   }
 
   private static Path keep(InputStream file) {

@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
@@ -26,7 +25,6 @@ class StoveListener {
   private final StoveHub hub;
   private final CurrentHousehold current;
   private final Afterwards afterwards;
-  private final TransactionTemplate transactions;
   private final java.time.Clock clock;
 
   StoveListener(
@@ -45,7 +43,6 @@ class StoveListener {
     this.hub = hub;
     this.current = current;
     this.afterwards = afterwards;
-    this.transactions = new TransactionTemplate(afterwards);
     this.clock = clock;
   }
 
@@ -65,9 +62,9 @@ class StoveListener {
             case READINGS -> readings(change);
             case FILE -> {
               pots.follow(change);
-              transactions.executeWithoutResult(status -> settle(change.code(), true));
+              settle(change.code(), true);
             }
-            case LOG -> transactions.executeWithoutResult(status -> logChanged(change));
+            case LOG -> logChanged(change);
           }
           hub.changed(change.householdId(), change.code());
           return null;
@@ -78,15 +75,13 @@ class StoveListener {
   private void readings(BatchChanged change) {
     Optional<LivePot> followed = pots.follow(change);
     if (followed.isEmpty()) {
-      transactions.executeWithoutResult(status -> settle(change.code(), false));
+      settle(change.code(), false);
       return;
     }
     LivePot pot = followed.get();
     PotHeat heat = pot.heat(catalogues.current(), clock.instant());
-    boolean hot = heat.excursionNow().isPresent();
-    boolean logged = pot.batch().state().heat().excursions().stream().anyMatch(e -> e.to() == null);
-    if (hot != logged) {
-      transactions.executeWithoutResult(status -> keeper.logExcursions(pot.batch(), heat));
+    if (!keeper.saysIt(pot.batch(), heat)) {
+      settle(change.code(), false);
     }
   }
 

@@ -17,7 +17,7 @@ class PasswordsTest {
 
   private static void check(String password) {
     Problems problems = new Problems();
-    PasswordRules.check(password, "ailsa", problems);
+    PasswordRules.check(password, "ailsa", "password", problems);
     problems.refuseIfAny();
   }
 

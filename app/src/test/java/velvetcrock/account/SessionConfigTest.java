@@ -3,6 +3,7 @@ package velvetcrock.account;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.File;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -22,7 +23,10 @@ class SessionConfigTest {
 
   @Test
   void aSignInComesBackWithoutItsPassword() {
-    MemberDetails ailsa = new MemberDetails(UUID.randomUUID(), "ailsa", "Ailsa", "{argon2}secret");
+    MemberDetails ailsa =
+        new MemberDetails(
+            new Member(
+                UUID.randomUUID(), "ailsa", "Ailsa", "{argon2}secret", Role.MEMBER, Instant.EPOCH));
     var in =
         new SecurityContextImpl(
             UsernamePasswordAuthenticationToken.authenticated(ailsa, null, List.of()));
