@@ -116,7 +116,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         newcomer,
         invitation.role(),
         Deed.JOINED,
-        "invited by " + invitation.invitedBy() + " as " + invitation.role().word());
+        "invited by " + invitation.invitedBy() + " as " + invitation.role().called());
   }
 
   /** The members of the current household. */

@@ -45,7 +45,7 @@ class Invitations {
     String secret = Secrets.fresh();
     invitations.save(
         new Invitation(current.id(), Secrets.hash(secret), role, current.name(), clock.instant()));
-    chronicle.note(Deed.INVITED, "as " + role.word());
+    chronicle.note(Deed.INVITED, "as " + role.called());
     return secret;
   }
 

@@ -59,7 +59,7 @@ class Membership {
     }
     member.become(role);
     devices.refresh(member);
-    chronicle.note(Deed.ROLE_CHANGED, member.name() + " is " + role.word() + " from now on");
+    chronicle.note(Deed.ROLE_CHANGED, member.name() + " is " + role.called() + " from now on");
     return member;
   }
 

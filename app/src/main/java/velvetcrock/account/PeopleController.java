@@ -81,7 +81,7 @@ class PeopleController {
       entrance.showAgain(Me.signedIn(), password, request);
       Member changed = membership.become(member, role(role));
       flash.addFlashAttribute(
-          "notice", changed.name() + " is " + changed.role().word() + " from now on.");
+          "notice", changed.name() + " is " + changed.role().called() + " from now on.");
       return BACK;
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

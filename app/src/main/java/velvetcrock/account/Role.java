@@ -24,6 +24,11 @@ enum Role {
     return word;
   }
 
+  /** The same with its article. */
+  public String called() {
+    return (this == ONLOOKER ? "an " : "a ") + word;
+  }
+
   /** What whoever has it may do. */
   public String does() {
     return does;
