@@ -39,6 +39,7 @@ cpSync(join(modules, "uplot/dist/uPlot.min.css"), join(assets, "uPlot.min.css"))
 cpSync(join(here, "app.js"), join(assets, "app.js"));
 cpSync(join(here, "lists.js"), join(assets, "lists.js"));
 cpSync(join(here, "stove.js"), join(assets, "stove.js"));
+cpSync(join(here, "passkeys.js"), join(assets, "passkeys.js"));
 cpSync(join(here, "sw.js"), join(assets, "sw.js"));
 cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
 execFileSync(

@@ -115,6 +115,8 @@ abstract class BrowserPages extends AppTest {
     page.locator("input[name=login]").fill("ben-" + fresh.id());
     page.locator("input[name=password]").fill(PASSWORD);
     page.locator("main form .button").click();
+    arrived(page, "/account/codes$");
+    page.navigate("/");
     arrived(page, "/$");
   }
 

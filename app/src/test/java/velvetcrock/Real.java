@@ -27,6 +27,7 @@ record Real(JdbcTemplate jdbc, UUID house) {
         .replace("{code}", code)
         .replace("{id}", id(pattern))
         .replace("{device}", "no-such-device")
+        .replace("{passkey}", "no-such-passkey")
         .replace(
             "{member}",
             pattern.contains("{member}")

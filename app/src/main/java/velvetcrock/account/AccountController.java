@@ -32,6 +32,7 @@ class AccountController {
   private final Entrance entrance;
   private final SecurityContextRepository contexts;
   private final Chronicle chronicle;
+  private final Passkeys passkeys;
 
   AccountController(
       Accounts accounts,
@@ -40,7 +41,9 @@ class AccountController {
       Devices devices,
       Entrance entrance,
       SecurityContextRepository contexts,
-      Chronicle chronicle) {
+      Chronicle chronicle,
+      Passkeys passkeys) {
+    this.passkeys = passkeys;
     this.accounts = accounts;
     this.membership = membership;
     this.recoveries = recoveries;
@@ -146,6 +149,13 @@ class AccountController {
     return "redirect:/";
   }
 
+  @PostMapping("/account/passkeys/{passkey}/remove")
+  String remove(@PathVariable String passkey, RedirectAttributes flash) {
+    passkeys.remove(Me.signedIn().getUsername(), passkey);
+    flash.addFlashAttribute("notice", "That passkey opens nothing any more.");
+    return BACK;
+  }
+
   @PostMapping("/account/leave")
   String leave(
       @RequestParam(defaultValue = "") String password,
@@ -193,6 +203,7 @@ class AccountController {
     model.addAttribute("login", login);
     model.addAttribute("codesLeft", recoveries.codesLeft(login));
     model.addAttribute("devices", devices.of(login, here(request)));
+    model.addAttribute("passkeys", passkeys.of(login));
     model.addAttribute("freshly", entrance.fresh(request));
     model.addAttribute("errors", errors);
     return "account/account";

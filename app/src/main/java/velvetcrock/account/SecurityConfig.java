@@ -19,6 +19,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.authorization.AuthenticatedAuthorizationManager;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
@@ -122,9 +123,11 @@ class SecurityConfig {
       HttpSecurity http,
       SignInLimiter limiter,
       Entrance entrance,
+      PasskeyDoor passkeys,
       FilterRegistrationBean<StrangerGate> strangers,
       Clock clock)
       throws Exception {
+    passkeys.putUp(http);
     return http.csrf(csrf -> csrf.csrfTokenRepository(strangersToken()))
         .requestCache(cache -> cache.requestCache(pageAskedFor()))
         .addFilterBefore(new SessionEnd(clock), SecurityContextHolderFilter.class)
@@ -150,6 +153,14 @@ class SecurityConfig {
                         "/error",
                         "/actuator/health/**")
                     .permitAll()
+                    .requestMatchers(PasskeyDoor.COMING_IN)
+                    .permitAll()
+                    .requestMatchers(PasskeyDoor.MAKING)
+                    .access(
+                        allOf(
+                            whoeverIsInBut(Role.VISITOR.authority()),
+                            (who, asked) ->
+                                new AuthorizationDecision(entrance.fresh(asked.getRequest()))))
                     .requestMatchers("/happened", "/people/*")
                     .hasAuthority(Role.KEEPER.authority())
                     .requestMatchers(HttpMethod.POST, "/people/**")
@@ -204,6 +215,7 @@ class SecurityConfig {
   private static CookieCsrfTokenRepository strangersToken() {
     CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
     tokens.setCookieName("crock-form");
+    tokens.setHeaderName("X-CSRF-TOKEN");
     tokens.setCookieCustomizer(cookie -> cookie.secure(true).sameSite("Lax"));
     return tokens;
   }

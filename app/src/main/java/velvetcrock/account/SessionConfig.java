@@ -42,6 +42,7 @@ class SessionConfig {
               + "org.springframework.security.core.authority.*;"
               + "org.springframework.security.web.authentication.WebAuthenticationDetails;"
               + "org.springframework.security.web.csrf.DefaultCsrfToken;"
+              + "org.springframework.security.web.webauthn.api.*;"
               + "org.springframework.web.servlet.FlashMap;"
               + "java.lang.*;java.util.*;java.util.concurrent.*;java.time.*;"
               + "org.springframework.util.*;!*");
