@@ -17,7 +17,7 @@ postgres_bin() {
 has_java() { command -v javac >/dev/null 2>&1 && [ "$(javac -version 2>&1 | sed 's/javac \([0-9]*\).*/\1/')" -ge 17 ]; }
 
 # Installs the Debian packages whose need is shown by what is missing, or names them.
-# Usage: ensure_installed [chromium]
+# Usage: ensure_installed [chromium|age]
 ensure_installed() {
   local missing=()
   has_java || missing+=(openjdk-17-jdk-headless)
@@ -25,6 +25,9 @@ ensure_installed() {
   [ -n "$(postgres_bin)" ] || missing+=(postgresql)
   if [ "${1:-}" = chromium ]; then
     [ -x /usr/bin/chromium ] || missing+=(chromium)
+  fi
+  if [ "${1:-}" = age ]; then
+    command -v age >/dev/null 2>&1 || missing+=(age)
   fi
   [ ${#missing[@]} -eq 0 ] && return
 

@@ -1,6 +1,7 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -17,6 +18,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
+import velvetcrock.erasure.Erasure;
 
 /** Who may do what, from where, and how somebody who lost the way in comes back. Over the wire. */
 class AccountsTest extends AppTest {
@@ -26,6 +28,7 @@ class AccountsTest extends AppTest {
   private static final Pattern CODE = Pattern.compile("([a-z2-9]{4}-){3}[a-z2-9]{4}");
 
   @Autowired JdbcTemplate jdbc;
+  @Autowired Erasure erasure;
 
   private Caller ada;
   private String codes;
@@ -256,6 +259,85 @@ class AccountsTest extends AppTest {
     assertThat(last.body()).contains("is the only keeper");
     assertThat(ada.send("/people/" + id("ada") + "/role", "role", "MEMBER").body())
         .contains("is the only keeper");
+  }
+
+  /** Asked twice, thirty days to think, and then nothing is left of it and all of the others. */
+  @Test
+  void aHouseholdIsErasedAfterThirtyDaysAndNoSooner() throws Exception {
+    String code = charge(5);
+    String[] fields = {"household", "another", "sure", "yes"};
+    assertThat(ada.send(new Caller.Form("/erase", "/erase", fields)).body())
+        .contains("Type the name of the household");
+    fields[1] = house.name().toUpperCase(java.util.Locale.ROOT);
+    assertThat(ada.send("/erase", "household", house.name()).body())
+        .contains("Say that you are sure");
+    ada.send("/erase", fields);
+    assertThat(ada.get("/").body()).contains("everything here is erased");
+    jdbc.update("update household set demo = false where id = ?", house.id());
+    erasure.erase();
+    assertThat(ada.get("/batches/" + code).statusCode()).isEqualTo(200);
+    ada.send("/erase/stop");
+    assertThat(ada.get("/").body()).doesNotContain("everything here is erased");
+
+    ada.send(new Caller.Form("/erase", "/erase", fields));
+    assertThatThrownBy(() -> jdbc.queryForList("select erase_log(?)", house.id()))
+        .hasMessageContaining("not to be erased");
+    jdbc.update(
+        "update household set erase_at = now() - interval '1 minute' where id = ?", house.id());
+    erasure.erase();
+    assertThat(ada.get("/").statusCode()).isEqualTo(302);
+    for (String table : List.of("household", "member", "entry", "batch", "happened")) {
+      assertThat(
+              jdbc.queryForObject(
+                  "select count(*) from "
+                      + table
+                      + " where "
+                      + (table.equals("household") ? "id" : "household_id")
+                      + " = ?",
+                  Integer.class,
+                  house.id()))
+          .as(table)
+          .isZero();
+    }
+  }
+
+  @Test
+  void theNameOfSomebodyWhoWentIsForgotten() throws Exception {
+    Caller ben = new Caller(port, PHONE);
+    join(ben, "ben", "MEMBER");
+    String code = charge(5);
+    ben.get("/batches/" + code);
+    ben.send("/batches/" + code + "/log", "kind", "note", "text", "a draught", "key", "ben-1");
+    assertThat(ada.get("/erase").body()).doesNotContain("value=\"ben\"");
+    ada.send(new Caller.Form("/people", "/people/" + id("ben") + "/remove"));
+    assertThat(ada.send(new Caller.Form("/erase", "/erase/name", "called", "ada")).body())
+        .contains("Nobody of that name");
+    ada.send("/erase/name", "called", "ben");
+    assertThat(ada.get("/batches/" + code).body())
+        .contains("a draught")
+        .contains("a former member")
+        .doesNotContain(">ben<");
+    assertThat(ada.get("/happened").body()).doesNotContain(">ben<");
+  }
+
+  /** Whoever gets hold of the application's connection cannot rewrite what was logged. */
+  @Test
+  void theApplicationsOwnRoleCannotTouchTheLog() {
+    charge(5);
+    assertThat(jdbc.queryForObject("select current_user", String.class))
+        .isEqualTo("velvetcrock_app");
+    for (String statement :
+        List.of(
+            "delete from entry",
+            "update entry set written_by = 'x'",
+            "alter table entry disable trigger all",
+            "drop table journal",
+            "set role velvetcrock_eraser",
+            "set session authorization velvetcrock",
+            "select * from flyway_schema_history",
+            "select forget_name('" + house.id() + "', 'ada')")) {
+      assertThatThrownBy(() -> jdbc.execute(statement)).as(statement).isNotNull();
+    }
   }
 
   @Test

@@ -26,15 +26,7 @@ class CommandsTest {
     sql(cluster, "create table jars as select 'K7M' as code");
     TestCluster.run(List.of(command("backup"), stranger, "--data", data));
     sql(cluster, "drop table jars");
-    TestCluster.run(
-        List.of(
-            "bash",
-            "-c",
-            ". "
-                + TestCluster.root()
-                + "/bin/lib/common.sh; database_address "
-                + data
-                + "; exec 9>/dev/null; application velvetcrock --velvetcrock.check=true"));
+    settle(data);
     sql(cluster, "create table jars as select 'K7M' as code");
     TestCluster.run(List.of(command("backup"), file, "--data", data));
     sql(cluster, "update jars set code = 'lost'");
@@ -117,6 +109,84 @@ class CommandsTest {
     }
     assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", start)))
         .hasMessageContaining("was broken off");
+  }
+
+  /** Kept backups are proved before they count, thinned out, encrypted and opened again. */
+  @Test
+  void aKeptBackupIsProvedEncryptedAndOpenedAgain() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    Path dir = cluster.dir();
+    String data = dir.toString();
+    Path other = Files.createTempDirectory("velvetcrock-other-disk");
+    settle(data);
+    String said =
+        TestCluster.run(List.of(command("backup"), "--kept", "--why", "nightly", "--data", data));
+    assertThat(said).contains("proved by a trial restore");
+    String[] noted = Files.readString(dir.resolve("backups.tsv")).strip().split("\t", -1);
+    assertThat(noted[4]).isEqualTo("no");
+    assertThat(Long.parseLong(noted[2].strip()))
+        .isEqualTo(Files.size(dir.resolve("backups").resolve(noted[1])));
+
+    Path key = dir.resolve("key");
+    String recipient = TestCluster.run(List.of("age-keygen", "-o", key.toString()));
+    Files.writeString(
+        dir.resolve("backup.conf"),
+        "to=" + other + "\nrecipient=" + recipient.replaceAll("(?s).*(age1\\w+).*", "$1") + "\n");
+    for (String day : List.of("20260101", "20260102", "20251201", "20251130", "20240101")) {
+      Files.createFile(other.resolve("velvetcrock-" + day + "-030000.backup"));
+    }
+    sql(cluster, "create table jars as select 'K7M' as code");
+    TestCluster.run(List.of(command("backup"), "--kept", "--data", data));
+    sql(cluster, "update jars set code = 'lost'");
+    String list = TestCluster.run(List.of(command("restore"), "--list", "--data", data));
+    assertThat(list.lines().findFirst().orElseThrow()).contains(".backup.age");
+    try (var files = Files.list(other)) {
+      assertThat(files).hasSize(6);
+    }
+    assertThatThrownBy(() -> restore("newest", "--data", data)).hasMessageContaining("--identity");
+    restore("newest", "--identity", key.toString(), "--data", data);
+    assertThat(jar(cluster)).isEqualTo("K7M");
+
+    sql(cluster, "update flyway_schema_history set checksum = 1 where version = '1'");
+    assertThatThrownBy(() -> TestCluster.run(List.of(command("backup"), "--kept", "--data", data)))
+        .hasMessageContaining("does not count");
+    assertThat(Files.readString(dir.resolve("backups.tsv")))
+        .contains("It did not pass its trial restore.");
+  }
+
+  /** A newer version's data are refused in words; an earlier one's are tried on a copy first. */
+  @Test
+  void anUpgradeIsTriedOnACopyAndNewerDataAreRefused() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    String data = cluster.dir().toString();
+    settle(data);
+    String before =
+        ". %1$s/common.sh; . %1$s/backups.sh; exec 9>/dev/null; database_address %2$s; before_upgrade %2$s"
+            .formatted(TestCluster.root() + "/bin/lib", data);
+    sql(
+        cluster,
+        "insert into household (id, name, zone, kitchen, demo, created_at, furnished_at) select"
+            + " gen_random_uuid(), 'x', 'UTC', 'METRIC', false, now(), now()");
+    sql(cluster, "drop table user_credentials, user_entities");
+    sql(cluster, "delete from flyway_schema_history where version = '27'");
+    assertThat(TestCluster.run(List.of("bash", "-c", before))).contains("proved by a trial");
+    assertThat(Files.readString(cluster.dir().resolve("backups.tsv"))).contains("\tupgrade\t");
+    sql(cluster, "update flyway_schema_history set version = '999' where version = '26'");
+    assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", before)))
+        .hasMessageContaining("written by a newer Velvet Crock");
+  }
+
+  /** Lets the application make its tables. */
+  private static void settle(String data) {
+    TestCluster.run(
+        List.of(
+            "bash",
+            "-c",
+            ". "
+                + TestCluster.root()
+                + "/bin/lib/common.sh; database_address "
+                + data
+                + "; exec 9>/dev/null; application velvetcrock --velvetcrock.check=true"));
   }
 
   /** After a crash the number in the pid file may be anybody's: here it is this test's own. */

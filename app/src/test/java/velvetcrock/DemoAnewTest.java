@@ -17,7 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
-import velvetcrock.demo.DemoTables;
+import velvetcrock.erasure.ClearedTables;
 
 /** The demo is of today for whoever enters it, and one button puts it back. */
 class DemoAnewTest extends AppTest {
@@ -88,6 +88,6 @@ class DemoAnewTest extends AppTest {
             "select table_name from information_schema.columns where table_schema = 'public'"
                 + " and column_name = 'household_id'",
             String.class);
-    assertThat(DemoTables.known()).containsAll(tables);
+    assertThat(ClearedTables.known()).containsAll(tables);
   }
 }

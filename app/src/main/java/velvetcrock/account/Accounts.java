@@ -119,6 +119,12 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         "invited by " + invitation.invitedBy() + " as " + invitation.role().called());
   }
 
+  /** Whether anybody can sign in at all. */
+  @Transactional(readOnly = true)
+  boolean anybody() {
+    return members.count() > 0;
+  }
+
   /** The members of the current household. */
   @Transactional(readOnly = true)
   public List<Member> members() {

@@ -74,6 +74,7 @@ class DoorController {
     model.addAttribute("wrong", wrong != null);
     model.addAttribute("wait", wait != null);
     model.addAttribute("founded", households.founded());
+    model.addAttribute("anybody", accounts.anybody());
     model.addAttribute("demo", households.demo().orElse(null));
     model.addAttribute("jars", PLANK);
     return "account/sign-in";

@@ -161,7 +161,7 @@ class SecurityConfig {
                             whoeverIsInBut(Role.VISITOR.authority()),
                             (who, asked) ->
                                 new AuthorizationDecision(entrance.fresh(asked.getRequest()))))
-                    .requestMatchers("/happened", "/people/*")
+                    .requestMatchers("/happened", "/people/*", "/erase/**")
                     .hasAuthority(Role.KEEPER.authority())
                     .requestMatchers(HttpMethod.POST, "/people/**")
                     .hasAuthority(Role.KEEPER.authority())

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.thymeleaf.context.LazyContextVariable;
 import velvetcrock.chronicle.Chronicle;
+import velvetcrock.erasure.Erasure;
 
 /** Gives pages what whoever looks at them may do, and what he has to be told of. */
 @ControllerAdvice(annotations = Controller.class)
@@ -24,6 +25,7 @@ class WhoLooks {
   private final Recoveries recoveries;
   private final Chronicle chronicle;
   private final Entrance entrance;
+  private final Erasure erasure;
   private final Clock clock;
 
   WhoLooks(
@@ -31,11 +33,13 @@ class WhoLooks {
       Recoveries recoveries,
       Chronicle chronicle,
       Entrance entrance,
+      Erasure erasure,
       Clock clock) {
     this.accounts = accounts;
     this.recoveries = recoveries;
     this.chronicle = chronicle;
     this.entrance = entrance;
+    this.erasure = erasure;
     this.clock = clock;
   }
 
@@ -48,6 +52,7 @@ class WhoLooks {
     model.addAttribute("role", role);
     model.addAttribute("freshly", entrance.fresh(request));
     model.addAttribute("news", lazily(() -> role == Role.KEEPER ? news() : List.of()));
+    model.addAttribute("erasure", lazily(() -> erasure.pending().stream().toList()));
     model.addAttribute("recoveries", lazily(() -> pending(role)));
   }
 

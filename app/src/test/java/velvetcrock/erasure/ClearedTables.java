@@ -1,11 +1,11 @@
-package velvetcrock.demo;
+package velvetcrock.erasure;
 
 import java.util.List;
 import java.util.stream.Stream;
 
-/** The tables that are known when the demo is cleared. */
-public final class DemoTables {
-  private DemoTables() {}
+/** The tables that are known when a household is cleared. */
+public final class ClearedTables {
+  private ClearedTables() {}
 
   /** Those that are cleared, those that go with others, and those that stay. */
   public static List<String> known() {

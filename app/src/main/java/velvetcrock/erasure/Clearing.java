@@ -1,4 +1,4 @@
-package velvetcrock.demo;
+package velvetcrock.erasure;
 
 import java.util.List;
 import java.util.UUID;
@@ -8,11 +8,11 @@ import org.springframework.stereotype.Component;
 import velvetcrock.web.HouseholdCleared;
 
 /**
- * Takes everything away that a household has. The database lets the demo's log go and nobody
- * else's.
+ * Takes everything away that a household has. The database lets a log go only of the demo, and of a
+ * household whose thirty days are over.
  */
 @Component
-class Clearing {
+public class Clearing {
   /** What is deleted with what it hangs on. */
   static final List<String> WITH_THEIR_OWNERS =
       List.of("reading", "own_figure", "reading_rejected");
@@ -71,14 +71,19 @@ class Clearing {
   /**
    * Clears it, in the transaction that runs; who holds something of it is told once that is done.
    */
-  void clear(UUID household) {
-    jdbc.queryForObject(
-        "select set_config('velvetcrock.clearing', ?, true)", String.class, household.toString());
+  public void clear(UUID household) {
     jdbc.update(
         "delete from reading where batch_id in (select id from batch where household_id = ?)",
         household);
-    TABLES.forEach(
-        table -> jdbc.update("delete from " + table + " where household_id = ?", household));
+    TABLES.forEach(table -> clear(table, household));
     events.publishEvent(new HouseholdCleared(household));
+  }
+
+  private void clear(String table, UUID household) {
+    if (table.equals("entry")) {
+      jdbc.queryForList("select erase_log(?)", household);
+    } else {
+      jdbc.update("delete from " + table + " where household_id = ?", household);
+    }
   }
 }

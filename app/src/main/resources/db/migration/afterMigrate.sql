@@ -1,0 +1,28 @@
+-- The roles and their rights, put in order at every start: a backup brings tables and no roles.
+do $$
+begin
+  if not exists (select from pg_roles where rolname = 'velvetcrock_app') then
+    create role velvetcrock_app;
+  end if;
+  if not exists (select from pg_roles where rolname = 'velvetcrock_eraser') then
+    create role velvetcrock_eraser;
+  end if;
+end $$;
+
+-- The application reads and writes, and owns nothing.
+alter role velvetcrock_app login nosuperuser nocreatedb nocreaterole nobypassrls password '${app_password}';
+grant usage on schema public to velvetcrock_app;
+grant select, insert, update, delete on all tables in schema public to velvetcrock_app;
+grant usage on all sequences in schema public to velvetcrock_app;
+revoke all on flyway_schema_history from velvetcrock_app;
+revoke update, delete on entry from velvetcrock_app;
+
+-- The eraser deletes what is to be erased, and nobody signs in as it.
+alter role velvetcrock_eraser nologin nosuperuser nocreatedb nocreaterole bypassrls;
+grant usage on schema public to velvetcrock_eraser;
+grant select on household, member to velvetcrock_eraser;
+grant select, update, delete on entry to velvetcrock_eraser;
+alter function erase_log(uuid) owner to velvetcrock_eraser;
+alter function forget_name(uuid, text) owner to velvetcrock_eraser;
+revoke all on function erase_log(uuid), forget_name(uuid, text) from public;
+grant execute on function erase_log(uuid), forget_name(uuid, text) to velvetcrock_app;
