@@ -109,7 +109,10 @@ abstract class BrowserPages extends AppTest {
           return null;
         });
     Object link =
-        send(first, "/people/invitations").andReturn().getFlashMap().get("invitationLink");
+        send(first, "/people/invitations", "role", "KEEPER")
+            .andReturn()
+            .getFlashMap()
+            .get("invitationLink");
     page.navigate(String.valueOf(link).replaceAll("^https?://[^/]+", ""));
     page.locator("input[name=name]").fill("Ben");
     page.locator("input[name=login]").fill("ben-" + fresh.id());

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class EveryPageBrowserTest extends BrowserPages {
   private static final int SCREENS = 6;
-  private static final List<String> BEFORE_SIGN_IN = List.of("/sign-in");
+  private static final List<String> BEFORE_SIGN_IN = List.of("/sign-in", "/lost");
   private static final List<String> PAGES =
       List.of(
           "/",
@@ -93,7 +93,7 @@ class EveryPageBrowserTest extends BrowserPages {
 
   @ParameterizedTest
   @CsvSource({"360, LIGHT", "1280, DARK"})
-  void everyPageFitsAndIsRead(int width, ColorScheme scheme) {
+  void everyPageFitsAndIsRead(int width, ColorScheme scheme) throws Exception {
     List<String> findings = new ArrayList<>();
     Set<String> titles = new HashSet<>();
     try (Page page = page(width, scheme)) {
@@ -101,6 +101,15 @@ class EveryPageBrowserTest extends BrowserPages {
       enterDemo(page);
       Stream.concat(PAGES.stream(), ofOne(page).stream())
           .distinct()
+          .forEach(path -> look(findings, page, path, titles));
+    }
+    try (Page page = page(width, scheme)) {
+      moveIntoANewHousehold(page, "METRIC");
+      page.navigate("/people");
+      String one = page.locator("main a[href^='/people/']").first().getAttribute("href");
+      press(page, "Make an invitation link");
+      String link = page.locator("#link").inputValue();
+      Stream.of("/account", "/account/codes", "/happened", "/erase", one, link)
           .forEach(path -> look(findings, page, path, titles));
     }
     assertThat(findings).isEmpty();
@@ -112,9 +121,6 @@ class EveryPageBrowserTest extends BrowserPages {
       page.navigate(one[0]);
       paths.add(page.locator(one[1]).first().getAttribute("href") + one[2]);
     }
-    page.navigate("/people");
-    press(page, "Make an invitation link");
-    paths.add(page.locator("#link").inputValue());
     return paths;
   }
 

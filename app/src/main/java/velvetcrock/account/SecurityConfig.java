@@ -8,6 +8,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Objects;
 import java.util.Set;
@@ -261,6 +262,7 @@ class SecurityConfig {
   private static void problem(HttpServletResponse response, HttpStatus status) throws IOException {
     response.setStatus(status.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response.setCharacterEncoding(StandardCharsets.UTF_8.name());
     String detail =
         status == HttpStatus.UNAUTHORIZED
             ? "Sign in, or send a household’s token as Authorization: Bearer."

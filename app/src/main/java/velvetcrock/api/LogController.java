@@ -2,6 +2,9 @@ package velvetcrock.api;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.ExampleObject;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.ByteArrayInputStream;
@@ -261,7 +264,15 @@ class LogController {
           "Adds temperatures from CSV: a time column and one in °C or °F, by their header; °C where it"
               + " does not say. Times without a zone are of the zone asked for; clock says whether the"
               + " logger’s clock was changed with that zone’s or stayed, and is asked for where it"
-              + " matters.")
+              + " matters.",
+      requestBody =
+          @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              required = true,
+              content =
+                  @Content(
+                      mediaType = "text/csv",
+                      schema = @Schema(type = "string"),
+                      examples = @ExampleObject("time,celsius\n2026-06-21T14:00:00Z,43.5\n"))))
   ReadingsOut readingsCsv(
       @PathVariable String code,
       @RequestParam(required = false) @Nullable String zone,
