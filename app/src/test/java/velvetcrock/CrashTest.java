@@ -10,10 +10,12 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -21,84 +23,161 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 
-/** Kills the application, and then the database, in the middle of writing. */
+/**
+ * Ends the application, the database or both, as a power cut would, in the middle of eight hands
+ * that write entries and readings, send files and read the log. Nothing that was acknowledged is
+ * lost, nothing is there twice, and what is kept for reading is what the logs say. {@code
+ * bench/crash} does it more often: {@code velvetcrock.crash} is how many rounds.
+ */
 class CrashTest {
+  private static final int ROUNDS = Integer.getInteger("velvetcrock.crash", 8);
+  private static final int CHECKED_EVERY = Integer.getInteger("velvetcrock.crash.checked", 4);
+  private static final int AT_LEAST = 40;
   private static final String TOKEN = "a-token-of-the-crash-test";
+
   private final HttpClient http = HttpClient.newHttpClient();
+  private final Random random = new Random(21);
+  private final Set<String> entries = ConcurrentHashMap.newKeySet();
+  private final Set<Long> readings = ConcurrentHashMap.newKeySet();
+  private final AtomicLong nextReading = new AtomicLong(1_767_400_000_000L);
+
+  private enum Blow {
+    APPLICATION,
+    DATABASE,
+    BOTH
+  }
 
   @Test
-  void neitherKillingTheApplicationNorTheDatabaseLosesAnAcknowledgedEntry() throws Exception {
+  void whateverIsKilledNothingAcknowledgedIsLostOrDoubled() throws Exception {
     TestCluster cluster = TestCluster.durable();
-    Set<String> acknowledged = ConcurrentHashMap.newKeySet();
     Process app = launch(cluster);
     try {
       int port = port(app);
       String code = chargedBatch(cluster, port);
-      writeUntil(port, code, acknowledged, app::destroyForcibly);
-      app.waitFor();
-      assertThat(missing(cluster, acknowledged)).as("after killing the application").isEmpty();
-
-      app = launch(cluster);
-      int again = port(app);
-      writeUntil(again, code, acknowledged, () -> kill(cluster));
-      cluster.start();
-      assertThat(missing(cluster, acknowledged)).as("after killing the database").isEmpty();
-      assertThat(acknowledged).hasSizeGreaterThanOrEqualTo(60);
+      for (int round = 1; round <= ROUNDS; round++) {
+        Blow blow = Blow.values()[round % Blow.values().length];
+        Process falls = app;
+        writeUntil(port, code, () -> fall(blow, cluster, falls));
+        if (blow != Blow.APPLICATION) {
+          cluster.startAgain();
+        }
+        if (blow != Blow.DATABASE) {
+          app.waitFor();
+          app = launch(cluster);
+          port = port(app);
+        }
+        nothingLostOrDoubled(cluster, "round " + round + ", " + blow);
+        if (round % CHECKED_EVERY == 0 || round == ROUNDS) {
+          assertThat(checked(cluster)).as("round %s", round).contains(" 0 differences.");
+        }
+      }
+      assertThat(entries).hasSizeGreaterThan(ROUNDS * 10);
+      assertThat(readings).hasSizeGreaterThan(ROUNDS * 10);
+      System.out.println(
+          ROUNDS
+              + " rounds: "
+              + entries.size()
+              + " acknowledged entries and "
+              + readings.size()
+              + " readings, none lost, none doubled.");
     } finally {
       app.destroyForcibly().waitFor();
     }
   }
 
-  private static void kill(TestCluster cluster) {
+  private static void fall(Blow blow, TestCluster cluster, Process app) {
     try {
-      cluster.kill();
+      if (blow != Blow.DATABASE) {
+        app.destroyForcibly();
+      }
+      if (blow != Blow.APPLICATION) {
+        cluster.kill();
+      }
     } catch (IOException | InterruptedException e) {
       throw new IllegalStateException(e);
     }
   }
 
-  /** Three hands write; once thirty more entries are acknowledged the blow falls. */
-  private void writeUntil(int port, String code, Set<String> acknowledged, Runnable blow)
-      throws InterruptedException {
-    CountDownLatch written = new CountDownLatch(30);
-    ExecutorService hands = Executors.newFixedThreadPool(3);
-    for (int hand = 0; hand < 3; hand++) {
+  /** Eight hands work; once enough is acknowledged the blow falls at some moment. */
+  private void writeUntil(int port, String code, Runnable blow) throws Exception {
+    AtomicBoolean over = new AtomicBoolean();
+    CountDownLatch acknowledged = new CountDownLatch(AT_LEAST);
+    ExecutorService hands = Executors.newFixedThreadPool(8);
+    for (int hand = 0; hand < 8; hand++) {
+      int kind = hand;
       hands.submit(
           () -> {
-            for (int i = 0; i < 2000; i++) {
-              String key = UUID.randomUUID().toString();
+            while (!over.get()) {
               try {
-                var answer =
-                    post(
-                        port,
-                        "/api/v1/batches/" + code + "/entries",
-                        "{\"kind\":\"note\",\"data\":{\"text\":\"" + key + "\"}}",
-                        key);
-                if (answer.statusCode() != 201) {
-                  return;
-                }
-                acknowledged.add(key);
-                written.countDown();
-              } catch (IOException | InterruptedException e) {
-                return;
+                work(kind, port, code);
+                acknowledged.countDown();
+              } catch (IOException | InterruptedException | IllegalStateException away) {
+                Thread.onSpinWait();
               }
             }
           });
     }
-    assertThat(written.await(60, TimeUnit.SECONDS)).isTrue();
+    assertThat(acknowledged.await(90, TimeUnit.SECONDS)).isTrue();
+    Thread.sleep(random.nextInt(200));
     blow.run();
+    over.set(true);
     hands.shutdown();
     assertThat(hands.awaitTermination(90, TimeUnit.SECONDS)).isTrue();
   }
 
-  private HttpResponse<String> post(int port, String path, String body, String key)
+  private void work(int kind, int port, String code) throws IOException, InterruptedException {
+    String key = UUID.randomUUID().toString();
+    String at = "/api/v1/batches/" + code;
+    switch (kind) {
+      case 0, 1, 2, 3 -> {
+        String note = "{\"kind\":\"note\",\"data\":{\"text\":\"" + key + "\"}}";
+        acknowledged(post(port, at + "/entries", "application/json", note, key));
+        entries.add(key);
+      }
+      case 4, 5 -> {
+        long millis = nextReading.addAndGet(1000);
+        String body = "[{\"at\":\"" + Instant.ofEpochMilli(millis) + "\",\"celsius\":41}]";
+        acknowledged(post(port, at + "/readings", "application/json", body, key));
+        readings.add(millis);
+      }
+      case 6 -> {
+        long first = nextReading.addAndGet(100_000) - 99_000;
+        StringBuilder csv = new StringBuilder("time,celsius\n");
+        for (int i = 0; i < 50; i++) {
+          csv.append(Instant.ofEpochMilli(first + i * 1000L)).append(",40.5\n");
+        }
+        acknowledged(post(port, at + "/readings", "text/csv", csv.toString(), key));
+        for (int i = 0; i < 50; i++) {
+          readings.add(first + i * 1000L);
+        }
+      }
+      default -> {
+        HttpRequest log =
+            HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + at + "/entries"))
+                .header("Authorization", "Bearer " + TOKEN)
+                .timeout(java.time.Duration.ofSeconds(30))
+                .build();
+        acknowledged(http.send(log, HttpResponse.BodyHandlers.ofString()));
+      }
+    }
+  }
+
+  private static void acknowledged(HttpResponse<String> answer) {
+    if (answer.statusCode() >= 300) {
+      throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+    }
+  }
+
+  private HttpResponse<String> post(int port, String path, String type, String body, String key)
       throws IOException, InterruptedException {
     HttpRequest request =
         HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
             .header("Authorization", "Bearer " + TOKEN)
-            .header("Content-Type", "application/json")
+            .header("Content-Type", type)
             .header("Idempotency-Key", key)
             .timeout(java.time.Duration.ofSeconds(30))
             .POST(HttpRequest.BodyPublishers.ofString(body))
@@ -167,22 +246,46 @@ class CrashTest {
          "jar":{"name":"Jar","brimMl":530,"innerDiameterMm":80},"coverMm":12,"use":"SKIN","stand":{"place":"Shelf","name":"Shelf","light":"DARK"},
          "chargedOn":"2026-01-01","aboutDays":0,"takenOn":false,"cleanAndDry":true}
         """;
-    var answer = post(port, "/api/v1/batches", charged, "charge");
+    var answer = post(port, "/api/v1/batches", "application/json", charged, "charge");
     assertThat(answer.statusCode()).as(answer.body()).isEqualTo(201);
     return answer.body().replaceAll(".*\"code\":\"([A-Z0-9]+)\".*", "$1");
   }
 
-  private static Set<String> missing(TestCluster cluster, Set<String> acknowledged)
-      throws Exception {
-    Set<String> missing = new HashSet<>(acknowledged);
-    try (Connection db = connect(cluster);
-        PreparedStatement query = db.prepareStatement("select idempotency_key from entry");
-        ResultSet rows = query.executeQuery()) {
+  private void nothingLostOrDoubled(TestCluster cluster, String when) throws Exception {
+    try (Connection db = connect(cluster)) {
+      List<String> keys = all(db, "select idempotency_key from entry");
+      assertThat(keys).as(when).doesNotHaveDuplicates().containsAll(entries);
+      List<String> times =
+          all(db, "select (extract(epoch from at) * 1000)::bigint::text from reading");
+      assertThat(new HashSet<>(times))
+          .as(when)
+          .hasSize(times.size())
+          .containsAll(readings.stream().map(String::valueOf).toList());
+    }
+  }
+
+  private static List<String> all(Connection db, String query) throws Exception {
+    List<String> found = new ArrayList<>();
+    try (var statement = db.createStatement();
+        ResultSet rows = statement.executeQuery(query)) {
       while (rows.next()) {
-        missing.removeAll(List.of(rows.getString(1)));
+        found.add(rows.getString(1));
       }
     }
-    return missing;
+    return found;
+  }
+
+  /** What bin/check would say. */
+  private static String checked(TestCluster cluster) {
+    return TestCluster.run(
+        List.of(
+            "bash",
+            "-c",
+            ". "
+                + TestCluster.root()
+                + "/bin/lib/common.sh; database_address "
+                + cluster.dir()
+                + "; exec 9>/dev/null; application velvetcrock --velvetcrock.check=true"));
   }
 
   private static Connection connect(TestCluster cluster) throws Exception {
