@@ -5,6 +5,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import velvetcrock.check.Checking;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Catalogue;
 
@@ -16,6 +17,7 @@ public class VelvetCrock {
   public static void main(String[] args) {
     ConfigurableApplicationContext running = SpringApplication.run(VelvetCrock.class, args);
     if (running.getEnvironment().getProperty("velvetcrock.check", Boolean.class, false)) {
+      running.getBean(Checking.class).run();
       System.exit(SpringApplication.exit(running));
     }
   }

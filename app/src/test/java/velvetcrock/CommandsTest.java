@@ -3,11 +3,13 @@ package velvetcrock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 
 /** The commands that guard the data. */
@@ -159,19 +161,20 @@ class CommandsTest {
   void anUpgradeIsTriedOnACopyAndNewerDataAreRefused() throws Exception {
     TestCluster cluster = TestCluster.durable();
     String data = cluster.dir().toString();
-    settle(data);
     String before =
         ". %1$s/common.sh; . %1$s/backups.sh; exec 9>/dev/null; database_address %2$s; before_upgrade %2$s"
             .formatted(TestCluster.root() + "/bin/lib", data);
-    sql(
-        cluster,
-        "insert into household (id, name, zone, kitchen, demo, created_at, furnished_at) select"
-            + " gen_random_uuid(), 'x', 'UTC', 'METRIC', false, now(), now()");
-    sql(cluster, "drop table user_credentials, user_entities");
-    sql(cluster, "delete from flyway_schema_history where version = '27'");
+    try (var file = CommandsTest.class.getResourceAsStream("/dumps/v15.sql.gz");
+        var unpacked = new GZIPInputStream(file)) {
+      sql(cluster, new String(unpacked.readAllBytes(), StandardCharsets.UTF_8));
+    }
+    sql(cluster, "update public.household set demo = false");
     assertThat(TestCluster.run(List.of("bash", "-c", before))).contains("proved by a trial");
     assertThat(Files.readString(cluster.dir().resolve("backups.tsv"))).contains("\tupgrade\t");
-    sql(cluster, "update flyway_schema_history set version = '999' where version = '26'");
+    sql(
+        cluster,
+        "update public.flyway_schema_history set version = '999' where version ="
+            + " (select max(version::int)::text from public.flyway_schema_history)");
     assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", before)))
         .hasMessageContaining("written by a newer Velvet Crock");
   }

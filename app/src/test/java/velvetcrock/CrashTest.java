@@ -35,7 +35,7 @@ import org.junit.jupiter.api.Test;
  */
 class CrashTest {
   private static final int ROUNDS = Integer.getInteger("velvetcrock.crash", 8);
-  private static final int CHECKED_EVERY = Integer.getInteger("velvetcrock.crash.checked", 4);
+  private static final int CHECKED_EVERY = Integer.getInteger("velvetcrock.crash.checked", 8);
   private static final int AT_LEAST = 40;
   private static final String TOKEN = "a-token-of-the-crash-test";
 

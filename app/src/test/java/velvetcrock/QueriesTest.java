@@ -27,7 +27,7 @@ class QueriesTest extends AppTest {
       as(keeper, () -> acts.append(code, new Noted("once more"), null, null, "n" + other));
     }
 
-    assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(11);
+    assertThat(queries("/")).isLessThanOrEqualTo(shelf).isLessThanOrEqualTo(12);
     assertThat(queries("/batches/" + code)).isLessThanOrEqualTo(batch).isLessThanOrEqualTo(9);
     assertThat(queries("/cellar")).isLessThanOrEqualTo(cellar).isLessThanOrEqualTo(9);
   }

@@ -15,7 +15,7 @@ final class TestCluster {
 
   /** How a command runs the application: as it is tested, not from a jar that may not be built. */
   private static final String APPLICATION =
-      "java -XX:+UseSerialGC -Xmx512m -cp "
+      "java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx512m -cp "
           + System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))
           + " velvetcrock.VelvetCrock";
 

@@ -3,23 +3,21 @@ package velvetcrock.check;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.ExitCodeGenerator;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
-import org.springframework.core.Ordered;
-import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import velvetcrock.ledger.Checked;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
-/** Checks all households, says what differs, and leaves; see bin/check. */
+/**
+ * Checks all households and says what differs; see bin/check. Only once everything that an earlier
+ * version wrote was folded anew.
+ */
 @Component
 @ConditionalOnProperty("velvetcrock.check")
-@Order(Ordered.HIGHEST_PRECEDENCE)
-public class Checking implements ApplicationRunner, ExitCodeGenerator {
+public class Checking implements ExitCodeGenerator {
   private final List<Checked> places;
   private final CurrentHousehold current;
   private final JdbcTemplate jdbc;
@@ -39,8 +37,8 @@ public class Checking implements ApplicationRunner, ExitCodeGenerator {
 
   private record Checker(UUID householdId, String displayName) implements InHousehold {}
 
-  @Override
-  public void run(ApplicationArguments arguments) {
+  /** Does it, and prints what it finds. */
+  public void run() {
     List<UUID> households = jdbc.queryForList("select id from household", UUID.class);
     for (UUID household : households) {
       current.actingAs(

@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import velvetcrock.core.Refused;
@@ -119,8 +121,24 @@ public final class EventStorage<E extends Event<?>> {
       }
       return JSON.treeToValue(lifted(kind, version, newest, data), form).event();
     } catch (JacksonException e) {
-      throw new Refused("data", "The entry’s data cannot be read: " + e.getOriginalMessage());
+      throw new Refused("data", "The entry’s data cannot be read: " + why(e));
     }
+  }
+
+  /** Why, without a word of the reader’s own. */
+  private static String why(JacksonException e) {
+    String at =
+        e.getPath().stream()
+            .map(
+                step ->
+                    step.getPropertyName() == null
+                        ? "[" + step.getIndex() + "]"
+                        : step.getPropertyName())
+            .collect(Collectors.joining("."));
+    if (e instanceof UnrecognizedPropertyException) {
+      return "nothing of the name “" + at + "” is known here.";
+    }
+    return at.isEmpty() ? "it is not of the form expected." : "“" + at + "” is not of its kind.";
   }
 
   private ObjectNode lifted(String kind, int from, int to, String data) {

@@ -75,10 +75,11 @@ class LabelsController {
     List<String> questioned = List.of();
     try {
       LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
+      int skipped = form.skipped();
       List<BottleRecord> bottles = chosen(form);
       questioned = questioned(form.ownWords(), bottles);
       LabelPrinting.question(questioned, form);
-      byte[] sheet = LabelSheet.pdf(labels(form, bottles), grid, form.skipped());
+      byte[] sheet = LabelSheet.pdf(labels(form, bottles), grid, skipped);
       book.labelled(bottles);
       return LabelPrinting.pdf(sheet);
     } catch (Refused refused) {

@@ -79,9 +79,10 @@ class TinLabelsController {
     List<String> questioned = List.of();
     try {
       LabelGrid grid = LabelGrid.of(Typed.text(form.grid()));
+      int skipped = form.skipped();
       questioned = LabelPrinting.questioned(form.ownWords(), writer.herbNames(product.state()));
       LabelPrinting.question(questioned, form);
-      byte[] sheet = LabelSheet.pdf(labels(form, product), grid, form.skipped());
+      byte[] sheet = LabelSheet.pdf(labels(form, product), grid, skipped);
       products.labelled(product.code());
       return LabelPrinting.pdf(sheet);
     } catch (Refused refused) {

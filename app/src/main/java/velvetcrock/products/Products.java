@@ -197,6 +197,20 @@ public class Products {
     return state;
   }
 
+  /** Keeps what a product's log folds to by the rules of today. */
+  @Transactional
+  public void foldAnew(UUID id) {
+    products
+        .findById(id)
+        .ifPresent(
+            row -> {
+              ProductState state = ProductLog.fold(ledger.log(id, ProductStorage.BOOK));
+              LocalDate made = state.begunAt().atZone(households.current().zone()).toLocalDate();
+              row.become(
+                  state, ledger.keep(ProductStorage.BOOK, state), made, firstOver(state, made));
+            });
+  }
+
   private static LocalDate firstOver(ProductState state, LocalDate made) {
     try {
       return ProductRules.firstOver(state, made);

@@ -43,9 +43,13 @@ class ProductsReckonedAnew {
     this.catchUp = catchUp;
   }
 
-  /** Once after an upgrade: dates that were reckoned by former rules. */
+  /** Once after an upgrade: what was folded and dates that were reckoned by former rules. */
   @EventListener(ApplicationReadyEvent.class)
   void upgraded() {
+    catchUp.each(
+        "select household_id, id from product where state_version <> ?",
+        products::foldAnew,
+        ProductStorage.BOOK.version());
     catchUp.each(
         "select household_id, id from product"
             + " where reckoned_by <> ? and status in ('IN_THE_PAN', 'POURED')",

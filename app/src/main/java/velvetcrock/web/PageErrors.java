@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
+import velvetcrock.core.Refused;
 
 /** What a page says when it cannot be shown. */
 @ControllerAdvice(annotations = Controller.class)
@@ -69,6 +70,13 @@ class PageErrors {
   @ResponseStatus(HttpStatus.CONFLICT)
   String busy(PessimisticLockingFailureException conflict, Model model) {
     return say("Somebody else was writing", "Nothing was changed. Go back and try again.", model);
+  }
+
+  /** What no form of ours sends: a page with a form tells it at its field. */
+  @ExceptionHandler(Refused.class)
+  @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
+  String refused(Refused refused, Model model) {
+    return say("Not written", refused.problems().get(0).message(), model);
   }
 
   @ExceptionHandler(Conflict.class)
