@@ -78,8 +78,10 @@ class HeatKeeper {
   boolean saysIt(BatchRecord batch, PotHeat heat) {
     List<RanHot> found = found(heat);
     List<BatchState.Excursion> logged = batch.state().heat().excursions();
-    return found.size() == logged.size()
-        && found.stream().allMatch(f -> known(logged, f).filter(l -> !grown(l, f)).isPresent());
+    return found.stream().allMatch(f -> known(logged, f).filter(l -> !grown(l, f)).isPresent())
+        && logged.stream()
+            .allMatch(
+                l -> l.answer() != null || found.stream().anyMatch(f -> same(f.from(), l.from())));
   }
 
   private static Optional<BatchState.Excursion> known(
