@@ -10,6 +10,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Arrays;
+import java.util.stream.Collectors;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -185,7 +187,12 @@ class Pages {
 
   private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
     HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
-    answer.headers().firstValue("Set-Cookie").ifPresent(set -> cookie = set.split(";")[0]);
+    for (String set : answer.headers().allValues("Set-Cookie")) {
+      String pair = set.split(";")[0];
+      String name = pair.substring(0, pair.indexOf('=') + 1);
+      String others = Arrays.stream(cookie.split("; ")).filter(one -> !one.isEmpty() && !one.startsWith(name)).collect(Collectors.joining("; "));
+      cookie = pair.length() == name.length() ? others : others.isEmpty() ? pair : others + "; " + pair;
+    }
     return answer;
   }
 

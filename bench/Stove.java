@@ -15,6 +15,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Arrays;
+import java.util.stream.Collectors;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -59,8 +61,63 @@ class Stove {
       case "undo" -> stove.restored(session).undo();
       case "page" -> stove.restored(session).pages();
       case "probes" -> stove.restored(session).probes(Integer.parseInt(args[3]));
+      case "writers" -> stove.restored(session).writers(Integer.parseInt(args[3]), Integer.parseInt(args[4]));
       default -> throw new IllegalArgumentException(args[0]);
     }
+  }
+
+  /** Who looks at a page again and again looks at it for so long. */
+  private static final int PAUSE_MS = 300;
+
+  /** Many write readings at once, each as fast as it is answered, while one looks at the shelf. */
+  private void writers(int writers, int seconds) throws Exception {
+    List<Double> alone = shelf(seconds / 3);
+    ConcurrentLinkedQueue<Double> answers = new ConcurrentLinkedQueue<>();
+    AtomicLong next = new AtomicLong(Instant.now().minusSeconds(1_000_000).toEpochMilli());
+    Map<Integer, AtomicLong> odd = new ConcurrentHashMap<>();
+    long until = System.nanoTime() + seconds * 1_000_000_000L;
+    CountDownLatch done = new CountDownLatch(writers);
+    for (int i = 0; i < writers; i++) {
+      new Thread(() -> {
+        try {
+          while (System.nanoTime() < until) {
+            String body = "[{\"at\":\"" + Instant.ofEpochMilli(next.addAndGet(10)) + "\",\"celsius\":44}]";
+            long begin = System.nanoTime();
+            int status = http.send(HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + batch + "/readings")).header("Authorization", "Bearer " + token).header("Content-Type", "application/json").POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.discarding()).statusCode();
+            answers.add((System.nanoTime() - begin) / 1e6);
+            if (status != 200) {
+              odd.computeIfAbsent(status, code -> new AtomicLong()).incrementAndGet();
+            }
+          }
+        } catch (IOException | InterruptedException e) {
+          odd.computeIfAbsent(-1, code -> new AtomicLong()).incrementAndGet();
+        }
+        done.countDown();
+      }).start();
+    }
+    List<Double> meanwhile = shelf(seconds);
+    done.await();
+    List<Double> all = new ArrayList<>(answers);
+    System.out.printf("%d writers for %d s: %d readings, median %.0f ms, 99 %% within %.0f ms, answered otherwise than 200: %s%n", writers, seconds, all.size(), at(all, 0.5), at(all, 0.99), odd);
+    System.out.printf("the shelf: median %.1f ms alone, %.1f ms meanwhile, %.1f times as long%n", at(alone, 0.5), at(meanwhile, 0.5), at(meanwhile, 0.5) / at(alone, 0.5));
+  }
+
+  private List<Double> shelf(int seconds) throws Exception {
+    List<Double> times = new ArrayList<>();
+    long until = System.nanoTime() + seconds * 1_000_000_000L;
+    while (System.nanoTime() < until) {
+      long begin = System.nanoTime();
+      get("/");
+      times.add((System.nanoTime() - begin) / 1e6);
+      Thread.sleep(PAUSE_MS);
+    }
+    return times.subList(Math.min(times.size() / 4, times.size() - 1), times.size());
+  }
+
+  private static double at(List<Double> times, double share) {
+    List<Double> sorted = new ArrayList<>(times);
+    Collections.sort(sorted);
+    return sorted.get((int) Math.min(sorted.size() - 1, share * sorted.size()));
   }
 
   /** A logger's file: a reading a second. */
@@ -287,7 +344,12 @@ class Stove {
 
   private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
     HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
-    answer.headers().firstValue("Set-Cookie").ifPresent(set -> cookie = set.split(";")[0]);
+    for (String set : answer.headers().allValues("Set-Cookie")) {
+      String pair = set.split(";")[0];
+      String name = pair.substring(0, pair.indexOf('=') + 1);
+      String others = Arrays.stream(cookie.split("; ")).filter(one -> !one.isEmpty() && !one.startsWith(name)).collect(Collectors.joining("; "));
+      cookie = pair.length() == name.length() ? others : others.isEmpty() ? pair : others + "; " + pair;
+    }
     return answer;
   }
 

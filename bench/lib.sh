@@ -5,15 +5,15 @@
 # Starts both; sets dir, port, db_port and password.
 start_app() {
   ensure_installed
-  local jar=$root_dir/app/target/velvetcrock.jar
-  [ -f "$jar" ] || (cd "$root_dir" && mvn -q -B -DskipTests package) >&2
+  build_if_needed
   dir=$(mktemp -d)
   read -r db_port password < <("$root_dir/bin/lib/cluster" start "$dir")
   port=$(free_port)
+  java_command -Xmx768m
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/velvetcrock" VELVETCROCK_DB_PASSWORD=$password \
-    java -XX:+UseSerialGC -Xmx768m -jar "$jar" --server.port="$port" >"$dir/app.log" 2>&1 &
+    "${java[@]}" --server.port="$port" >"$dir/app.log" 2>&1 &
   app=$!
-  trap 'kill "$app" 2>/dev/null; wait "$app" 2>/dev/null || true; cluster_stop "$dir"; rm -rf "$dir"' EXIT
+  trap 'kill "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; cluster_stop "$dir"; rm -rf "$dir"' EXIT
   until (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
     kill -0 "$app" || fail "It did not start; see $dir/app.log"
     sleep 0.3

@@ -146,3 +146,48 @@ before_upgrade() {
     (keep_backup "$1" upgrade) || fail "The upgrade was not begun: $1 is as it was."
   fi
 }
+
+# Takes DIR over to the newest installed PostgreSQL where an older one wrote it: through a dump, into a cluster
+# beside it that is checked before the two change places. What was there is kept as DIR/postgres-VERSION.
+take_over() {
+  local dir=$1 beside=$1/taking-over was now
+  if [ ! -e "$dir/postgres" ] && [ -e "$beside/proved" ]; then
+    mv "$beside/postgres" "$dir/postgres"
+    rm -rf "$beside"
+  fi
+  [ -s "$dir/postgres/PG_VERSION" ] || return 0
+  was=$(cat "$dir/postgres/PG_VERSION")
+  now=$(basename "$(dirname "$(postgres_bin)")")
+  case "$now" in [0-9]*) ;; *) return 0 ;; esac
+  [ "$was" != "$now" ] || return 0
+  say "Taking the data over from PostgreSQL $was to $now …"
+  cluster_stop "$dir"
+  cluster_start "$dir" "$(free_port)" 9>&-
+  database_address "$dir"
+  rm -rf "$beside"
+  mkdir -p "$beside"
+  chmod 755 "$beside"
+  if ! dump_to "$beside/dump"; then
+    cluster_stop "$dir"
+    fail "The data could not be read out of PostgreSQL $was. Nothing was changed."
+  fi
+  cluster_stop "$dir"
+  (umask 077 && cp "$dir/password" "$beside/password")
+  cluster_create "$beside"
+  cluster_start "$beside" "$(free_port)" 9>&-
+  database_address "$beside"
+  "$(postgres_bin)/createdb" velvetcrock
+  if ! "$(postgres_bin)/pg_restore" --no-owner --no-privileges --exit-on-error -d velvetcrock "$beside/dump" >&2 \
+    || ! application velvetcrock --velvetcrock.check=true >&2; then
+    cluster_stop "$beside"
+    fail "The data did not pass their check under PostgreSQL $now. Nothing was changed."
+  fi
+  cluster_stop "$beside"
+  rm -f "$beside/dump"
+  touch "$beside/proved"
+  rm -rf "$dir/postgres-$was"
+  mv "$dir/postgres" "$dir/postgres-$was"
+  mv "$beside/postgres" "$dir/postgres"
+  rm -rf "$beside"
+  say "Taken over. The former data are kept in $dir/postgres-$was; remove them once you are content."
+}

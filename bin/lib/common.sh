@@ -6,18 +6,26 @@ root_dir=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 say() { printf '%s\n' "$*" >&2; }
 fail() { say "$*"; exit 1; }
 
+# Where Debian puts the versions of PostgreSQL, a folder each.
+postgres_versions=${VELVETCROCK_POSTGRES:-/usr/lib/postgresql}
+
 # The folder with initdb and pg_ctl of the newest installed PostgreSQL; empty if there is none.
 postgres_bin() {
   local found
-  found=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
+  found=$(ls -d "$postgres_versions"/*/bin 2>/dev/null | sort -V | tail -n 1)
   [ -n "$found" ] && [ -x "$found/initdb" ] && { printf '%s' "$found"; return; }
   found=$(command -v initdb 2>/dev/null) && dirname "$found"
 }
 
-has_java() { command -v javac >/dev/null 2>&1 && [ "$(javac -version 2>&1 | sed 's/javac \([0-9]*\).*/\1/')" -ge 17 ]; }
+# What Java says of its options on standard error is not its version.
+has_java() {
+  local version
+  version=$(javac -version 2>/dev/null | sed -n 's/^javac \([0-9]*\).*/\1/p') || return 1
+  [ "${version:-0}" -ge 17 ]
+}
 
 # Installs the Debian packages whose need is shown by what is missing, or names them.
-# Usage: ensure_installed [chromium|age]
+# Usage: ensure_installed [chromium|age|house]
 ensure_installed() {
   local missing=()
   has_java || missing+=(openjdk-17-jdk-headless)
@@ -28,6 +36,13 @@ ensure_installed() {
   fi
   if [ "${1:-}" = age ]; then
     command -v age >/dev/null 2>&1 || missing+=(age)
+  fi
+  if [ "${1:-}" = house ]; then
+    command -v caddy >/dev/null 2>&1 || missing+=(caddy)
+    command -v ip >/dev/null 2>&1 || missing+=(iproute2)
+    command -v openssl >/dev/null 2>&1 || missing+=(openssl)
+    command -v qrencode >/dev/null 2>&1 || missing+=(qrencode)
+    [ -x /usr/sbin/avahi-daemon ] || missing+=(avahi-daemon)
   fi
   [ ${#missing[@]} -eq 0 ] && return
 
@@ -44,6 +59,10 @@ ensure_installed() {
   say "Installing ${missing[*]} (this takes a few minutes once) …"
   "${admin[@]}" apt-get update -qq >&2
   "${admin[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >&2
+  # The package would serve a page of its own on the ports of the house.
+  case " ${missing[*]} " in
+    *" caddy "*) "${admin[@]}" systemctl disable --now caddy >/dev/null 2>&1 || true ;;
+  esac
 }
 
 # PostgreSQL refuses to run as root; root hands it to the postgres user.
@@ -79,7 +98,7 @@ cluster_create() {
   bin=$(postgres_bin)
   [ -s "$dir/postgres/PG_VERSION" ] && return
   mkdir -p "$dir/postgres"
-  (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$dir/password")
+  [ -s "$dir/password" ] || (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$dir/password")
   chmod 700 "$dir/postgres"
   local pwfile
   pwfile=$(mktemp)
@@ -118,11 +137,25 @@ foreign_pid_away() {
   rm -f "$dir/postgres/postmaster.pid"
 }
 
+# The folder with the commands of the version that wrote DIR; a newer one does not read it (see take_over).
+postgres_of() {
+  local version newest
+  version=$(cat "$1/postgres/PG_VERSION")
+  newest=$(postgres_bin)
+  if [ -x "$postgres_versions/$version/bin/pg_ctl" ]; then
+    printf '%s' "$postgres_versions/$version/bin"
+  elif "$newest/postgres" --version | grep -q " $version\."; then
+    printf '%s' "$newest"
+  else
+    fail "The data in $1 were written by PostgreSQL $version, which is not installed. Install it beside the newer one, so that they can be taken over: apt-get install postgresql-$version. Or put the newest backup into a new folder with bin/restore."
+  fi
+}
+
 # Starts the cluster of DIR on PORT. Further words are settings for the server.
 cluster_start() {
   local dir=$1 port=$2 bin settings="" setting
   shift 2
-  bin=$(postgres_bin)
+  bin=$(postgres_of "$dir")
   foreign_pid_away "$dir"
   for setting in "$@"; do settings="$settings -c $setting"; done
   as_database_user "$bin/pg_ctl" -D "$dir/postgres" -w -t 60 -l "$dir/postgres/server.log" \
@@ -133,7 +166,7 @@ cluster_start() {
 
 cluster_stop() {
   cluster_running "$1" || return 0
-  as_database_user "$(postgres_bin)/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
+  as_database_user "$(postgres_of "$1")/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
 }
 
 cluster_running() {
@@ -184,29 +217,69 @@ lived_in() {
   fi
 }
 
+# How the application is started: with what was found out of it when it was built, and from the archive of
+# its classes where one was kept; see keep_classes.
+java_command() {
+  local archive
+  java=(java -XX:+UseSerialGC -Dspring.aot.enabled=true "$@")
+  archive=$(class_archive)
+  [ ! -f "$archive" ] || java+=("-XX:SharedArchiveFile=$archive" -Xlog:cds=off -Xlog:cds+dynamic=off)
+  java+=(-jar "$jar")
+}
+
+# The archive of the classes of this very build, for this very Java.
+class_archive() {
+  printf '%s/classes-%s.jsa' "$(dirname "$jar")" "$(stat -Lc %Y%s "$jar" "$(command -v java)" | cksum | cut -d ' ' -f 1)"
+}
+
+# Starts the application once more and ends it again, only to keep its classes as the machine wants
+# them: the next start takes half the time. Needs a database that is up to date.
+keep_classes() {
+  local archive
+  archive=$(class_archive)
+  [ ! -f "$archive" ] || return 0
+  rm -f "$(dirname "$jar")"/classes-*
+  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/velvetcrock" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
+    nice -n 19 java -XX:+UseSerialGC -Xmx256m -Dspring.aot.enabled=true -Dspring.context.exit=onRefresh \
+    -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 >/dev/null 2>&1 &
+  # Ended politely, it would still write its archive.
+  trap 'kill -KILL $! 2>/dev/null; exit 143' TERM
+  if wait $!; then mv "$archive.new" "$archive"; fi
+  trap - TERM
+}
+
 # Runs the application on a database of the cluster at hand, with further words. Usage: application DATABASE ...
 # VELVETCROCK_RUN runs it otherwise than from its jar.
 application() {
-  local database=$1
+  local database=$1 java
   shift
-  # shellcheck disable=SC2086
+  if [ -n "${VELVETCROCK_RUN:-}" ]; then
+    read -ra java <<<"$VELVETCROCK_RUN"
+  else
+    java_command -XX:TieredStopAtLevel=1 -Xmx768m
+  fi
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/$database" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
-    ${VELVETCROCK_RUN:-java -XX:+UseSerialGC -Xmx768m -jar "$jar"} --server.port=0 \
-    --spring.main.banner-mode=off --logging.level.root=ERROR "$@" 9>&-
+    "${java[@]}" --server.port=0 \
+    --spring.main.lazy-initialization=true --spring.main.banner-mode=off --logging.level.root=ERROR "$@" 9>&-
 }
 
-# Builds the application where it is not built, or older than its sources; sets jar.
+# Builds the application where it is not built, or older than its sources; sets jar: unpacked, as it starts fastest.
 build_if_needed() {
   [ -z "${VELVETCROCK_RUN:-}" ] || return 0
-  jar=$root_dir/app/target/velvetcrock.jar
-  local newer=
-  if [ -f "$jar" ]; then
+  local built=$root_dir/app/target/velvetcrock.jar newer=
+  jar=$root_dir/app/target/velvetcrock/velvetcrock.jar
+  if [ -f "$built" ]; then
     newer=$(find "$root_dir/core/src/main" "$root_dir/app/src/main" "$root_dir"/pom.xml "$root_dir"/*/pom.xml \
-      -path '*/node_modules' -prune -o -type f -newer "$jar" -print -quit)
+      -path '*/node_modules' -prune -o -type f -newer "$built" -print -quit)
   fi
-  if [ ! -f "$jar" ] || [ -n "$newer" ]; then
+  if [ ! -f "$built" ] || [ -n "$newer" ]; then
     say "Building (the first time takes a few minutes) …"
     (cd "$root_dir" && mvn -q -B -Dmaven.test.skip=true -pl core,probe,app package) >&2
+  fi
+  if [ ! "$jar" -nt "$built" ]; then
+    rm -rf "$(dirname "$jar")"
+    java -Djarmode=tools -jar "$built" extract --destination "$(dirname "$jar")" >&2
+    touch "$jar"
   fi
 }
 

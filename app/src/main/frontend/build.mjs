@@ -42,6 +42,8 @@ cpSync(join(here, "stove.js"), join(assets, "stove.js"));
 cpSync(join(here, "passkeys.js"), join(assets, "passkeys.js"));
 cpSync(join(here, "sw.js"), join(assets, "sw.js"));
 cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
+cpSync(join(here, "icons"), join(assets, "icons"), { recursive: true });
+cpSync(join(here, "manifest.json"), join(assets, "manifest.json"));
 execFileSync(
   join(modules, ".bin/tailwindcss"),
   ["--input", join(here, "app.css"), "--output", join(assets, "app.css"), "--minify"],

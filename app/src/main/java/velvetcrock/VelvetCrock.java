@@ -5,11 +5,13 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 import velvetcrock.check.Checking;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Catalogue;
 
 /** The web application. */
+@EnableScheduling
 @SpringBootApplication
 public class VelvetCrock {
 

@@ -2,6 +2,7 @@ package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -9,6 +10,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,6 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.scheduling.config.ScheduledTaskHolder;
 import velvetcrock.erasure.Erasure;
 
 /** Who may do what, from where, and how somebody who lost the way in comes back. Over the wire. */
@@ -27,8 +30,9 @@ class AccountsTest extends AppTest {
   private static final String PHONE = "Mozilla/5.0 (Linux; Android 15) Chrome/140.0 Mobile";
   private static final Pattern CODE = Pattern.compile("([a-z2-9]{4}-){3}[a-z2-9]{4}");
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
   @Autowired Erasure erasure;
+  @Autowired ScheduledTaskHolder schedule;
 
   private Caller ada;
   private String codes;
@@ -301,6 +305,25 @@ class AccountsTest extends AppTest {
     }
   }
 
+  /** A house is left alone for years: what is due comes by itself. */
+  @Test
+  void erasingAndLettingGoComeByThemselves() {
+    assertThat(schedule.getScheduledTasks())
+        .extracting(task -> task.getTask().toString())
+        .contains("velvetcrock.erasure.Erasure.erase", "velvetcrock.chronicle.Chronicle.letGo");
+    jdbc.update(
+        "insert into happened (household_id, at, deed, who, address, what) select ?, now() - age,"
+            + " 'SIGNED_IN', 'ada', 'here', age::text"
+            + " from (values (interval '363 days'), ('367 days')) ages (age)",
+        house.id());
+    schedule.getScheduledTasks().forEach(task -> task.getTask().getRunnable().run());
+    assertThat(
+            jdbc.queryForList(
+                "select what from happened where household_id = ? and what like '%days'",
+                String.class, house.id()))
+        .containsExactly("363 days");
+  }
+
   @Test
   void theNameOfSomebodyWhoWentIsForgotten() throws Exception {
     Caller ben = new Caller(port, PHONE);
@@ -320,24 +343,38 @@ class AccountsTest extends AppTest {
     assertThat(ada.get("/happened").body()).doesNotContain(">ben<");
   }
 
-  /** Whoever gets hold of the application's connection cannot rewrite what was logged. */
   @Test
-  void theApplicationsOwnRoleCannotTouchTheLog() {
+  void packingAsksForThePasswordAgainAndKeepersAreTold() throws Exception {
+    Caller ben = new Caller(port, PHONE);
+    join(ben, "ben", "MEMBER");
+    assertThat(ben.get("/moving").statusCode()).isEqualTo(403);
+    Caller eve = new Caller(port, PHONE);
+    join(eve, "eve", "KEEPER");
     charge(5);
-    assertThat(jdbc.queryForObject("select current_user", String.class))
-        .isEqualTo("velvetcrock_app");
-    for (String statement :
-        List.of(
-            "delete from entry",
-            "update entry set written_by = 'x'",
-            "alter table entry disable trigger all",
-            "drop table journal",
-            "set role velvetcrock_eraser",
-            "set session authorization velvetcrock",
-            "select * from flyway_schema_history",
-            "select forget_name('" + house.id() + "', 'ada')")) {
-      assertThatThrownBy(() -> jdbc.execute(statement)).as(statement).isNotNull();
-    }
+    assertThat(ada.get("/moving/box").statusCode()).isEqualTo(404);
+
+    elevenMinutesPass();
+    HttpResponse<String> asked = ada.send(new Caller.Form("/moving", "/moving/pack"));
+    assertThat(asked.statusCode()).isEqualTo(422);
+    assertThat(asked.body()).contains("Type your password once more");
+    Caller.Form pack = new Caller.Form("/moving", "/moving/pack", "password", PASSWORD);
+    assertThat(ada.send(pack).statusCode()).isEqualTo(302);
+    await()
+        .atMost(Duration.ofSeconds(20))
+        .until(() -> ada.get("/moving").body().contains("Save the file"));
+    HttpResponse<String> box = ada.get("/moving/box");
+    assertThat(box.headers().firstValue("content-type")).contains("application/zip");
+    assertThat(box.headers().firstValue("content-disposition").orElseThrow())
+        .contains("velvet-crock-test-kitchen-");
+    assertThat(deeds()).contains("EXPORTED");
+    assertThat(eve.get("/").body()).contains("took the data out");
+
+    ada.send(new Caller.Form("/moving", "/moving/throw-away"));
+    assertThat(ada.get("/moving/box").statusCode()).isEqualTo(404);
+    HttpResponse<String> nothing =
+        ada.send(new Caller.Form("/moving", "/moving/take", "password", PASSWORD));
+    assertThat(nothing.statusCode()).isEqualTo(422);
+    assertThat(nothing.body()).contains("Choose the file once more");
   }
 
   @Test

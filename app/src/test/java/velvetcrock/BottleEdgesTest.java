@@ -24,7 +24,6 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BottleGone;
@@ -49,7 +48,7 @@ import velvetcrock.core.yield.Expression;
 
 /** What may be typed, asked and printed of bottles besides the straight way. */
 class BottleEdgesTest extends BottleHouse {
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   private static HerbIn herb(String key, Part part, double grams) {
     return new HerbIn(

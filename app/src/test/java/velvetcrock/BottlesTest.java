@@ -45,7 +45,7 @@ import velvetcrock.kitchen.OwnTyped;
 /** Bottles as they are kept: their dates, labels and pages, and what their ends teach. */
 class BottlesTest extends BottleHouse {
   @Autowired Catalogues catalogues;
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   private static String words(LocalDate date) {
     return DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK).format(date);

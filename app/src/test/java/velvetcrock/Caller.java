@@ -21,13 +21,40 @@ final class Caller {
   private final HttpClient http =
       HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(10)).build();
   private final Map<String, String> cookies = new LinkedHashMap<>();
-  private final int port;
+  private int port;
   private final String agent;
   private String token = "";
 
   Caller(int port, String agent) {
     this.port = port;
     this.agent = agent;
+  }
+
+  /** Where the house listens now. */
+  void at(int now) {
+    port = now;
+  }
+
+  /** Sends a file from a page. */
+  HttpResponse<String> upload(String page, String path, String field, String text)
+      throws Exception {
+    get(page);
+    String part = "--part\r\nContent-Disposition: form-data; name=\"";
+    String body =
+        part
+            + "_csrf\"\r\n\r\n"
+            + token
+            + "\r\n"
+            + part
+            + field
+            + "\"; filename=\"sent.csv\"\r\nContent-Type: text/csv\r\n\r\n"
+            + text
+            + "\r\n--part--\r\n";
+    return send(
+        to(path)
+            .header("Content-Type", "multipart/form-data; boundary=part")
+            .POST(BodyPublishers.ofString(body))
+            .build());
   }
 
   HttpResponse<String> get(String path) throws Exception {

@@ -14,7 +14,7 @@ import velvetcrock.ledger.Checked;
 /** What is kept for reading is compared with the logs, and mended from them. */
 class CheckTest extends AppTest {
   @Autowired List<Checked> places;
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   private List<String> check(boolean mend) {
     return as(keeper, () -> places.stream().flatMap(p -> p.check(mend).stream()).toList());

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.DriverManager;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,6 +52,33 @@ class CommandsTest {
     assertThat(jar(cluster)).isEqualTo("K7M");
     assertThat(Files.size(cluster.dir().resolve("password"))).isEqualTo(48);
     assertThat(Files.getPosixFilePermissions(cluster.dir().resolve("password"))).hasSize(2);
+    aNewerServerTakesItOver(cluster);
+  }
+
+  /** The same server stands in for a newer one, under another number. */
+  private static void aNewerServerTakesItOver(TestCluster cluster) throws Exception {
+    Path dir = cluster.dir();
+    String version = Files.readString(dir.resolve("postgres/PG_VERSION")).strip();
+    Path versions = Files.createTempDirectory("velvetcrock-versions");
+    Files.setPosixFilePermissions(versions, PosixFilePermissions.fromString("rwxr-xr-x"));
+    Path real = Path.of("/usr/lib/postgresql", version);
+    Files.createSymbolicLink(versions.resolve("99"), real);
+    String takeOver =
+        "export VELVETCROCK_POSTGRES=%1$s; . %2$s/common.sh; . %2$s/backups.sh; exec 9>/dev/null; take_over %3$s"
+            .formatted(versions, TestCluster.root() + "/bin/lib", dir);
+    Files.createSymbolicLink(versions.resolve(version), real);
+    assertThat(TestCluster.run(List.of("bash", "-c", takeOver)))
+        .contains("from PostgreSQL " + version + " to 99")
+        .contains("0 differences");
+    assertThat(dir.resolve("postgres-" + version + "/PG_VERSION")).exists();
+    assertThat(dir.resolve("taking-over")).doesNotExist();
+    assertThat(jar(cluster)).isEqualTo("K7M");
+
+    TestCluster.run(List.of(command("lib/cluster"), "stop", dir.toString()));
+    Files.writeString(dir.resolve("postgres/PG_VERSION"), "12\n");
+    assertThatThrownBy(() -> TestCluster.run(List.of("bash", "-c", takeOver)))
+        .hasMessageContaining("apt-get install postgresql-12");
+    Files.writeString(dir.resolve("postgres/PG_VERSION"), version + "\n");
   }
 
   private static void restore(String... words) {
@@ -86,6 +114,39 @@ class CommandsTest {
                         "--data",
                         data)))
         .hasMessageContaining("Stop Velvet Crock first");
+  }
+
+  /** Else every start would install a Java that is there. */
+  @Test
+  void whatJavaSaysOfItsOptionsIsNotItsVersion() {
+    String asked = ". " + TestCluster.root() + "/bin/lib/common.sh; has_java";
+    TestCluster.run(List.of("env", "JAVA_TOOL_OPTIONS=-Dkettle=on", "bash", "-c", asked));
+  }
+
+  /** A machine that moved to another network does not vouch for what it may not. */
+  @Test
+  void theHousesAuthorityIsMadeForItsNameAndNetworksAlone() throws Exception {
+    Path data = Files.createTempDirectory("velvetcrock-house");
+    String made =
+        ". ROOT/bin/lib/common.sh; . ROOT/bin/lib/house.sh;"
+            + " house_networks() { echo 192.168.7.0/24 192.168.7.9; };"
+            + " authority_create DATA kitchen.local; certificate_files DATA kitchen.local;"
+            + " openssl x509 -in DATA/house/root.crt -noout -text;"
+            + " house_networks() { echo 10.9.0.0/16 10.9.1.2; echo 192.168.7.0/24 192.168.7.9; };"
+            + " authority_create DATA kitchen.local; echo addresses: $(house_addresses DATA);"
+            + " caddyfile DATA kitchen.local 8080; ls DATA/house";
+    String said =
+        TestCluster.run(
+            List.of(
+                "bash",
+                "-c",
+                made.replace("ROOT", TestCluster.root().toString())
+                    .replace("DATA", data.toString())));
+    assertThat(said)
+        .contains("Name Constraints: critical", "DNS:kitchen.local")
+        .contains("IP:192.168.7.0/255.255.255.0", "addresses: 192.168.7.9\n")
+        .contains("https://kitchen.local, https://192.168.7.9 {", "reverse_proxy 127.0.0.1:8080")
+        .doesNotContain("10.9.", "root.key");
   }
 
   @Test

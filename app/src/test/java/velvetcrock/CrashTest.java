@@ -26,24 +26,38 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 /**
- * Ends the application, the database or both, as a power cut would, in the middle of eight hands
- * that write entries and readings, send files and read the log. Nothing that was acknowledged is
- * lost, nothing is there twice, and what is kept for reading is what the logs say. {@code
- * bench/crash} does it more often: {@code velvetcrock.crash} is how many rounds.
+ * Ends the application, the database or both, as a power cut would, while eight hands write entries
+ * and readings and send files, one packs the house and one reads the log. Nothing that was
+ * acknowledged is lost, nothing is there twice or by half, and what is kept for reading is what the
+ * logs say. {@code bench/crash} does it more often: {@code velvetcrock.crash} is how many rounds.
  */
 class CrashTest {
   private static final int ROUNDS = Integer.getInteger("velvetcrock.crash", 8);
   private static final int CHECKED_EVERY = Integer.getInteger("velvetcrock.crash.checked", 8);
   private static final int AT_LEAST = 40;
+  private static final int HANDS = 10;
   private static final String TOKEN = "a-token-of-the-crash-test";
+  private static final String PASSWORD = "a kettle in the snow";
 
   private final HttpClient http = HttpClient.newHttpClient();
   private final Random random = new Random(21);
   private final Set<String> entries = ConcurrentHashMap.newKeySet();
   private final Set<Long> readings = ConcurrentHashMap.newKeySet();
+  private final List<Caller> people = List.of(new Caller(0, "files"), new Caller(0, "packs"));
+  private final AtomicLong filesTaken = new AtomicLong();
+  private final AtomicLong packed = new AtomicLong();
   private final AtomicLong nextReading = new AtomicLong(1_767_400_000_000L);
+
+  /** Files of which other readings are there than they say that they brought. */
+  private static final String HALF_TAKEN =
+      """
+      select i.number::text from reading_import i left join reading r
+        on r.batch_id = i.batch_id and r.import_number = i.number
+      group by i.id, i.number, i.status, i.accepted
+      having count(r.at) <> case when i.status = 'TAKEN' then i.accepted else 0 end""";
 
   private enum Blow {
     APPLICATION,
@@ -52,16 +66,20 @@ class CrashTest {
   }
 
   @Test
+  @Timeout(value = 1, unit = TimeUnit.DAYS)
   void whateverIsKilledNothingAcknowledgedIsLostOrDoubled() throws Exception {
     TestCluster cluster = TestCluster.durable();
     Process app = launch(cluster);
     try {
       int port = port(app);
+      moveIn(port);
       String code = chargedBatch(cluster, port);
       for (int round = 1; round <= ROUNDS; round++) {
         Blow blow = round % 4 == 0 ? Blow.BOTH : round % 4 == 2 ? Blow.APPLICATION : Blow.DATABASE;
         Process falls = app;
-        writeUntil(port, code, () -> fall(blow, cluster, falls));
+        // Every other round the blow waits for a file and a box, so that some come to their end.
+        boolean waits = round % 2 == 1;
+        writeUntil(port, code, waits, () -> fall(blow, cluster, falls));
         if (blow != Blow.APPLICATION) {
           cluster.startAgain();
         }
@@ -69,6 +87,9 @@ class CrashTest {
           app.waitFor();
           app = launch(cluster);
           port = port(app);
+          for (Caller who : people) {
+            who.at(port);
+          }
         }
         nothingLostOrDoubled(cluster, "round " + round + ", " + blow);
         if (round % CHECKED_EVERY == 0 || round == ROUNDS) {
@@ -77,13 +98,19 @@ class CrashTest {
       }
       assertThat(entries).hasSizeGreaterThan(ROUNDS * 10);
       assertThat(readings).hasSizeGreaterThan(ROUNDS * 10);
+      assertThat(filesTaken.get()).isPositive();
+      assertThat(packed.get()).isPositive();
       System.out.println(
           ROUNDS
               + " rounds: "
               + entries.size()
               + " acknowledged entries and "
               + readings.size()
-              + " readings, none lost, none doubled.");
+              + " readings, "
+              + filesTaken
+              + " files among them, none lost, none doubled; packed "
+              + packed
+              + " times.");
     } finally {
       app.destroyForcibly().waitFor();
     }
@@ -102,12 +129,15 @@ class CrashTest {
     }
   }
 
-  /** Eight hands work; once enough is acknowledged the blow falls at some moment. */
-  private void writeUntil(int port, String code, Runnable blow) throws Exception {
+  /** All hands work; once enough is acknowledged the blow falls at some moment. */
+  private void writeUntil(int port, String code, boolean waits, Runnable blow) throws Exception {
     AtomicBoolean over = new AtomicBoolean();
+    CountDownLatch slow = new CountDownLatch(waits ? 2 : 0);
+    long files = filesTaken.get();
+    long boxes = packed.get();
     CountDownLatch acknowledged = new CountDownLatch(AT_LEAST);
-    ExecutorService hands = Executors.newFixedThreadPool(8);
-    for (int hand = 0; hand < 8; hand++) {
+    ExecutorService hands = Executors.newFixedThreadPool(HANDS);
+    for (int hand = 0; hand < HANDS; hand++) {
       int kind = hand;
       hands.submit(
           () -> {
@@ -115,13 +145,19 @@ class CrashTest {
               try {
                 work(kind, port, code);
                 acknowledged.countDown();
-              } catch (IOException | InterruptedException | IllegalStateException away) {
+                boolean ended =
+                    kind == 7 ? filesTaken.get() == files + 1 : packed.get() == boxes + 1;
+                if ((kind == 7 || kind == 8) && ended) {
+                  slow.countDown();
+                }
+              } catch (Exception away) {
                 Thread.onSpinWait();
               }
             }
           });
     }
     assertThat(acknowledged.await(90, TimeUnit.SECONDS)).isTrue();
+    assertThat(slow.await(90, TimeUnit.SECONDS)).as("a file and a box").isTrue();
     Thread.sleep(random.nextInt(200));
     blow.run();
     over.set(true);
@@ -129,7 +165,7 @@ class CrashTest {
     assertThat(hands.awaitTermination(90, TimeUnit.SECONDS)).isTrue();
   }
 
-  private void work(int kind, int port, String code) throws IOException, InterruptedException {
+  private void work(int kind, int port, String code) throws Exception {
     String key = UUID.randomUUID().toString();
     String at = "/api/v1/batches/" + code;
     switch (kind) {
@@ -146,15 +182,11 @@ class CrashTest {
       }
       case 6 -> {
         long first = nextReading.addAndGet(100_000) - 99_000;
-        StringBuilder csv = new StringBuilder("time,celsius\n");
-        for (int i = 0; i < 50; i++) {
-          csv.append(Instant.ofEpochMilli(first + i * 1000L)).append(",40.5\n");
-        }
-        acknowledged(post(port, at + "/readings", "text/csv", csv.toString(), key));
-        for (int i = 0; i < 50; i++) {
-          readings.add(first + i * 1000L);
-        }
+        acknowledged(post(port, at + "/readings", "text/csv", csv(first), key));
+        read(first);
       }
+      case 7 -> sendFile(people.get(0), code);
+      case 8 -> pack(people.get(1));
       default -> {
         HttpRequest log =
             HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + at + "/entries"))
@@ -164,6 +196,83 @@ class CrashTest {
         acknowledged(http.send(log, HttpResponse.BodyHandlers.ofString()));
       }
     }
+  }
+
+  private static String csv(long first) {
+    StringBuilder csv = new StringBuilder("time,celsius\n");
+    for (int i = 0; i < 50; i++) {
+      csv.append(Instant.ofEpochMilli(first + i * 1000L)).append(",40.5\n");
+    }
+    return csv.toString();
+  }
+
+  private void read(long first) {
+    for (int i = 0; i < 50; i++) {
+      readings.add(first + i * 1000L);
+    }
+  }
+
+  /** A file is acknowledged when its page says that it was taken. */
+  private void sendFile(Caller who, String code) throws Exception {
+    long first = nextReading.addAndGet(100_000) - 99_000;
+    String stove = "/stove/" + code;
+    HttpResponse<String> sent = who.upload(stove, stove + "/imports", "file", csv(first));
+    String report = path(sent.headers().firstValue("location").orElseThrow());
+    String said = who.get(report).body();
+    while (said.contains("Being read")) {
+      said = who.get(report).body();
+    }
+    if (said.contains(">Taken</h2>")) {
+      read(first);
+      filesTaken.incrementAndGet();
+    }
+  }
+
+  /** What was packed is whole. */
+  private void pack(Caller who) throws Exception {
+    who.send(new Caller.Form("/moving", "/moving/pack", "password", PASSWORD));
+    String said = who.get("/moving").body();
+    while (said.contains("Being packed")) {
+      said = who.get("/moving").body();
+    }
+    if (said.contains("Save the file") && who.get("/moving/box").statusCode() == 200) {
+      packed.incrementAndGet();
+    }
+  }
+
+  private static String path(String address) {
+    return address.replaceFirst("^https?://[^/]+", "");
+  }
+
+  /** Two of a house: one founds it, and both sign in. */
+  private void moveIn(int port) throws Exception {
+    for (Caller who : people) {
+      who.at(port);
+    }
+    HttpResponse<String> founded =
+        people
+            .get(0)
+            .send(
+                new Caller.Form(
+                    "/welcome",
+                    "/welcome",
+                    "household",
+                    "Crash",
+                    "zone",
+                    "Europe/Oslo",
+                    "kitchen",
+                    "METRIC",
+                    "name",
+                    "Una",
+                    "login",
+                    "una",
+                    "password",
+                    PASSWORD));
+    assertThat(founded.statusCode()).as(founded.body()).isEqualTo(302);
+    people
+        .get(1)
+        .send(new Caller.Form("/sign-in", "/sign-in", "login", "una", "password", PASSWORD));
+    assertThat(people.get(1).get("/moving").statusCode()).isEqualTo(200);
   }
 
   private static void acknowledged(HttpResponse<String> answer) {
@@ -192,11 +301,13 @@ class CrashTest {
         new ProcessBuilder(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-XX:TieredStopAtLevel=1",
+            "-Dspring.aot.enabled=" + TestCluster.processedAhead(),
             "-cp",
             System.getProperty("java.class.path"),
             "velvetcrock.VelvetCrock",
             "--server.port=0",
             "--velvetcrock.demo=false",
+            "--spring.main.lazy-initialization=true",
             "--spring.datasource.hikari.connection-timeout=3000");
     builder.environment().put("VELVETCROCK_DB_URL", cluster.url());
     builder.environment().put("VELVETCROCK_DB_PASSWORD", cluster.password());
@@ -221,13 +332,9 @@ class CrashTest {
   }
 
   private String chargedBatch(TestCluster cluster, int port) throws Exception {
-    UUID household = UUID.randomUUID();
     try (Connection db = connect(cluster);
         var statement = db.createStatement()) {
-      statement.execute(
-          "insert into household values ('"
-              + household
-              + "', 'Crash', 'Europe/Oslo', 'METRIC', false, now())");
+      String household = all(db, "select id::text from household").get(0);
       statement.execute(
           "insert into place values (gen_random_uuid(), '"
               + household
@@ -261,6 +368,7 @@ class CrashTest {
           .as(when)
           .hasSize(times.size())
           .containsAll(readings.stream().map(String::valueOf).toList());
+      assertThat(all(db, HALF_TAKEN)).as(when).isEmpty();
     }
   }
 

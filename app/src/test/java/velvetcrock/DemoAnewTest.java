@@ -15,13 +15,12 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.erasure.ClearedTables;
 
 /** The demo is of today for whoever enters it, and one button puts it back. */
 class DemoAnewTest extends AppTest {
-  @Autowired private JdbcTemplate jdbc;
+  private final JdbcTemplate jdbc = TestCluster.shared().owner();
   private UUID demo;
   private Somebody ailsa;
 

@@ -12,7 +12,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 
@@ -20,7 +19,7 @@ import org.springframework.test.web.servlet.ResultActions;
 class DoorsTest extends AppTest {
   private static final String PASSWORD = "a long enough password";
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   private ResultActions moveIn(String kitchen, String login, String password) throws Exception {
     return mvc.perform(

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import java.util.List;
@@ -105,9 +104,7 @@ class FormsBrowserTest extends BrowserPages {
               .replaceAll("[#?].*", ""));
       note(page).fill("the line broke here");
       press(page, "Keep the note");
-      assertThat(page.locator(".notice"))
-          .containsText(
-              "in the log already", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+      assertThat(page.locator(".notice")).containsText("in the log already");
       assertThat(line.left()).isZero();
       assertThat(page.getByText("the line broke here")).hasCount(1);
     }

@@ -17,15 +17,17 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.Timeout;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.http.HttpMethod;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
@@ -40,7 +42,6 @@ import velvetcrock.AppTest.Somebody;
  * {@code bench/fuzz} sends more: {@code velvetcrock.fuzz} is how many, {@code velvetcrock.seed}
  * from where.
  */
-@EnabledIfSystemProperty(named = "velvetcrock.fuzz", matches = "\\d+")
 class FuzzTest {
   private static final int MANY = Integer.getInteger("velvetcrock.fuzz", 2000);
   private static final long SEED = Long.getLong("velvetcrock.seed", 21);
@@ -94,6 +95,7 @@ class FuzzTest {
   private record Form(String action, Map<String, String> fields) {}
 
   @Test
+  @Timeout(value = 1, unit = TimeUnit.DAYS)
   void nothingOddBreaksTheHouse() throws Exception {
     String url = TestCluster.shared().url();
     String own = url.replace("/velvetcrock", "/fuzz");
@@ -111,7 +113,7 @@ class FuzzTest {
                 "--spring.datasource.url=" + own,
                 "--spring.datasource.password=" + password,
                 "--spring.main.banner-mode=off")) {
-      jdbc = new JdbcTemplate(new DriverManagerDataSource(own, "velvetcrock", password));
+      jdbc = new JdbcTemplate(new SingleConnectionDataSource(own, "velvetcrock", password, true));
       mvc =
           MockMvcBuilders.webAppContextSetup((WebApplicationContext) app)
               .apply(springSecurity())
@@ -166,7 +168,10 @@ class FuzzTest {
             new Form(action, fields));
       }
     }
-    found.values().removeIf(f -> f.action().matches("/sign-out|/demo.*|/erase.*"));
+    // A stand-in probe goes on writing by itself: that would be laid to whoever is refused next.
+    found
+        .values()
+        .removeIf(f -> f.action().matches("/sign-out|/demo.*|/erase.*|/stove/\\w+/stand-in"));
     return new ArrayList<>(found.values());
   }
 

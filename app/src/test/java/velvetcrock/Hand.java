@@ -7,6 +7,7 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Objects;
 import java.util.regex.Pattern;
@@ -103,7 +104,14 @@ final class Hand {
     } else {
       tap(words);
     }
-    page.waitForFunction("() => window.sentFromHere === undefined");
+    try {
+      page.waitForFunction("() => window.sentFromHere === undefined");
+    } catch (TimeoutError unanswered) {
+      throw new AssertionError(
+          "“%s” leads nowhere from %s, which says %s"
+              .formatted(words, page.url(), page.locator("#unreachable, #refused").allInnerTexts()),
+          unanswered);
+    }
     assertThat(page).hasURL(Pattern.compile(leadsTo));
     page.waitForLoadState();
   }

@@ -12,7 +12,6 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchEvent;
@@ -33,7 +32,7 @@ import velvetcrock.products.ProductRecord;
 
 /** What was wrong in a jar is still told at the tin and on its label. */
 class HazardCarriedTest extends ProductHouse {
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   private static BatchEvent seen(Hazard hazard) {
     return switch (hazard) {

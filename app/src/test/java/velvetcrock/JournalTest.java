@@ -26,7 +26,7 @@ import velvetcrock.journal.Search;
 /** The journal and the herbs' pages. */
 class JournalTest extends BottleHouse {
   @Autowired Journal journal;
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
   @Autowired ApplicationEventPublisher events;
 
   private List<JournalLine> find(String words) {

@@ -234,6 +234,7 @@ class LogApiTest extends AppTest {
 
   @Test
   void aSpoiltChargeIsRefusedAndSpoilsNothing() throws Exception {
+    assertThat(write("", "null").andReturn().getResponse().getStatus()).isEqualTo(422);
     String place = as(keeper, () -> places.all().get(0).id().toString());
     String good = CHARGED.formatted(place, today().minusDays(3));
     for (Nonsense.Case bad : Nonsense.of(JSON.readTree(good))) {

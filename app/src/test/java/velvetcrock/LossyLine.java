@@ -1,14 +1,13 @@
 package velvetcrock;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -48,31 +47,38 @@ final class LossyLine implements AutoCloseable {
     while (!door.isClosed()) {
       Socket near = door.accept();
       Socket far = new Socket(InetAddress.getLoopbackAddress(), to);
-      threads.submit(() -> requests(near, far));
-      threads.submit(() -> carry(far.getInputStream(), near.getOutputStream()));
+      AtomicBoolean losing = new AtomicBoolean();
+      threads.submit(() -> requests(near, far, losing));
+      threads.submit(() -> answers(far, near, losing));
     }
     return null;
   }
 
-  private Void requests(Socket near, Socket far) throws IOException {
+  private Void requests(Socket near, Socket far, AtomicBoolean losing) throws IOException {
     byte[] bytes = new byte[65_536];
     int read;
     while ((read = near.getInputStream().read(bytes)) >= 0) {
-      boolean lose =
-          new String(bytes, 0, read, StandardCharsets.ISO_8859_1).startsWith(start)
-              && toLose.getAndDecrement() > 0;
-      far.getOutputStream().write(bytes, 0, read);
-      if (lose) {
-        near.close();
-        break;
+      if (new String(bytes, 0, read, StandardCharsets.ISO_8859_1).startsWith(start)
+          && toLose.getAndDecrement() > 0) {
+        losing.set(true);
       }
+      far.getOutputStream().write(bytes, 0, read);
     }
     return null;
   }
 
-  private static Void carry(InputStream from, OutputStream to) throws IOException {
-    from.transferTo(to);
-    to.close();
+  /** The line breaks when the house answers: it has read all of the request by then. */
+  private static Void answers(Socket far, Socket near, AtomicBoolean losing) throws IOException {
+    byte[] bytes = new byte[65_536];
+    int read;
+    while ((read = far.getInputStream().read(bytes)) >= 0) {
+      if (losing.get()) {
+        break;
+      }
+      near.getOutputStream().write(bytes, 0, read);
+    }
+    near.close();
+    far.close();
     return null;
   }
 

@@ -29,7 +29,7 @@ import velvetcrock.products.ProductRecord;
 
 /** What is known of an oil later reaches the tins that were made of it before. */
 class ProductsFollowTest extends ProductHouse {
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
   @Autowired ApplicationContext context;
 
   private ProductRecord tins(String code) throws Exception {

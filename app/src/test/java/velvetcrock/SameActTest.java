@@ -13,7 +13,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Each act is the same entry by whichever door it comes. */
@@ -23,7 +22,7 @@ class SameActTest extends BottleHouse {
   private static final String ON =
       "'heater':{'name':'Electric plate','kind':'ELECTRIC_PLATE'},'knob':{'name':'1'}," + PAN;
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   /** A way in: its path below the code and what is typed there, or the kind and data sent. */
   private record Door(String path, String... typed) {

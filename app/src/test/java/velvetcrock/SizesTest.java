@@ -6,9 +6,6 @@ import static java.util.stream.Collectors.toList;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
-import com.tngtech.archunit.core.domain.JavaClasses;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -28,15 +25,10 @@ class SizesTest {
   private static final int MOST_COLLABORATORS = 8;
   private static final int LONGEST_LINE = 160;
 
-  private static final JavaClasses CLASSES =
-      new ClassFileImporter()
-          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
-          .importPackages("velvetcrock");
-
   @Test
   void noRecordGrowsWiderThanAReaderCanHold() {
     Map<String, Integer> wide = new TreeMap<>();
-    for (JavaClass type : CLASSES) {
+    for (JavaClass type : Written.CLASSES) {
       Class<?> real = type.reflect();
       if (real.isRecord() && real.getRecordComponents().length > MOST_COMPONENTS) {
         wide.put(name(type), real.getRecordComponents().length);
@@ -48,7 +40,7 @@ class SizesTest {
   @Test
   void noClassTakesMoreCollaboratorsThanAReaderCanHold() {
     Map<String, Integer> busy = new TreeMap<>();
-    for (JavaClass type : CLASSES) {
+    for (JavaClass type : Written.CLASSES) {
       Class<?> real = type.reflect();
       if (!real.isRecord() && !real.isEnum() && !real.isInterface()) {
         Arrays.stream(real.getDeclaredConstructors())
@@ -62,7 +54,7 @@ class SizesTest {
   @Test
   void noTwoTypesOfTheApplicationAreOfOneName() {
     Map<String, List<String>> byName =
-        CLASSES.stream()
+        Written.CLASSES.stream()
             .filter(c -> !c.isNestedClass() && !c.getPackageName().startsWith("velvetcrock.core"))
             .filter(c -> !c.getSimpleName().equals("package-info"))
             .collect(groupingBy(JavaClass::getSimpleName, mapping(JavaClass::getName, toList())));
@@ -72,7 +64,8 @@ class SizesTest {
   @Test
   void noNestedTypeHasANameThatSaysNothing() {
     Set<String> empty = Set.of("Known", "Said", "Of", "In", "What");
-    assertThat(CLASSES.stream().filter(JavaClass::isNestedClass).map(JavaClass::getSimpleName))
+    assertThat(
+            Written.CLASSES.stream().filter(JavaClass::isNestedClass).map(JavaClass::getSimpleName))
         .doesNotContainAnyElementsOf(empty);
   }
 

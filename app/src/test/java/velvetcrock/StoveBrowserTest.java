@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
@@ -21,9 +20,6 @@ import velvetcrock.probe.Probe;
 
 /** The stove in the real interface, with the simulated probe sending over the wire. */
 class StoveBrowserTest extends BrowserPages {
-  private static final LocatorAssertions.ContainsTextOptions SOON =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(15_000);
-
   /** Charges a warm batch at the demo's bench; hands back its code. */
   private static String charged(Page page, String method) {
     page.navigate(
@@ -109,7 +105,7 @@ class StoveBrowserTest extends BrowserPages {
       Thread probe = probe(code, secret, "high", 1.2, 214);
       Locator pot = page.locator("[data-pot]");
       assertThat(pot.locator("[data-f=moodWords]")).hasText("above its ceiling");
-      assertThat(pot.locator("[data-f=source]")).containsText("Probe, just now", SOON);
+      assertThat(pot.locator("[data-f=source]")).containsText("Probe, just now");
       assertThat(pot).hasAttribute("data-alarm", "true");
       assertThat(page).hasTitle(Pattern.compile("^● "));
       probe.join(20_000);
@@ -137,9 +133,9 @@ class StoveBrowserTest extends BrowserPages {
       page.route("**/stove/live", route -> route.abort());
       page.route("**/stove/now", route -> route.abort());
       page.evaluate("() => dispatchEvent(new Event('online'))");
-      assertThat(page.locator("[data-live]")).containsText("these figures are old", SOON);
+      assertThat(page.locator("[data-live]")).containsText("these figures are old");
       page.unroute("**/stove/now");
-      assertThat(page.locator("[data-live]")).containsText("Live, every few seconds", SOON);
+      assertThat(page.locator("[data-live]")).containsText("Live, every few seconds");
       page.unroute("**/stove/live");
       page.evaluate("() => dispatchEvent(new Event('online'))");
       assertThat(page.locator("[data-live]")).hasText("Live");
@@ -174,7 +170,7 @@ class StoveBrowserTest extends BrowserPages {
       press(page, "Read the file");
       page.getByText("°F", new Page.GetByTextOptions().setExact(true)).click();
       press(page, "Read it so");
-      assertThat(page.locator("main")).containsText("Partly taken", SOON);
+      assertThat(page.locator("main")).containsText("Partly taken");
       assertThat(page.locator("main")).containsText("“lost” is not a temperature");
       fitsTheScreen(page);
       accessible(page);
@@ -197,8 +193,7 @@ class StoveBrowserTest extends BrowserPages {
       press(page, "high");
       assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("high")))
           .hasAttribute("aria-pressed", "true");
-      assertThat(page.locator("[data-f=moodWords]"))
-          .hasText("in the band", new LocatorAssertions.HasTextOptions().setTimeout(20_000));
+      assertThat(page.locator("[data-f=moodWords]")).hasText("in the band");
       assertThat(page.locator("[data-f=share]").textContent()).endsWith("%");
       fitsTheScreen(page);
       accessible(page);

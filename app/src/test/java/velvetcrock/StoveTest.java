@@ -22,6 +22,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -167,11 +171,47 @@ class StoveTest extends AppTest {
         .forEach(r -> csv.append(r.at()).append(',').append(r.celsius()).append('\n'));
     byte[] late = csv.toString().getBytes(StandardCharsets.UTF_8);
     report(file("late.csv", late));
-    assertThat(state().heat().excursions()).hasSize(2);
+    await().untilAsserted(() -> assertThat(state().heat().excursions()).hasSize(2));
     send(keeper, "/stove/" + code + "/imports/" + as(keeper, () -> importsOf().get(0)) + "/undo");
     assertThat(state().heat().excursions()).hasSize(1);
     report(file("late.csv", late));
-    assertThat(state().heat().excursions()).hasSize(2);
+    await().untilAsserted(() -> assertThat(state().heat().excursions()).hasSize(2));
+  }
+
+  /** Forty at once, in whatever order they get there: the log says what it would of one by one. */
+  @Test
+  void manyThatReadAtOnceLeadToTheSameLog() throws Exception {
+    putOn("GAS_RING", "medium", 60);
+    List<Callable<Void>> each =
+        halfMinutes(0, 40, i -> i >= 10 && i < 30 ? 91.0 + i / 10 : 80.0).stream()
+            .<Callable<Void>>map(
+                reading ->
+                    () -> {
+                      add(List.of(reading));
+                      return null;
+                    })
+            .toList();
+    ExecutorService threads = Executors.newFixedThreadPool(each.size());
+    try {
+      for (Future<Void> done : threads.invokeAll(each)) {
+        done.get();
+      }
+    } finally {
+      threads.shutdown();
+    }
+    await()
+        .untilAsserted(
+            () ->
+                assertThat(state().heat().excursions())
+                    .singleElement()
+                    .matches(hot -> hot.to() != null && hot.peakC() == 93)
+                    .matches(hot -> between(hot.from(), 9, 10) && between(hot.to(), 29, 30)));
+    assertThat(stored()).isEqualTo(40);
+  }
+
+  private boolean between(Instant at, int from, int to) {
+    return !at.isBefore(now.minusSeconds((50 - from) * 30L + 1))
+        && !at.isAfter(now.minusSeconds((50 - to) * 30L));
   }
 
   /** One that its log cannot take leaves its neighbours as they are. */
@@ -356,7 +396,8 @@ class StoveTest extends AppTest {
         .contains("Partly taken")
         .contains("297")
         .contains("“ERR” is not a temperature");
-    assertThat(state().heat().excursions()).hasSize(1);
+    // what follows from a file is done once it is stored
+    await().atMost(Duration.ofSeconds(10)).until(() -> state().heat().excursions().size() == 1);
     visit(keeper, "/stove/now").andExpect(jsonPath("$[0].source", containsString("From a file")));
 
     String again = report(file("again.csv", csv.toString().getBytes(StandardCharsets.UTF_8)));

@@ -1,6 +1,7 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.startsWith;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -40,6 +41,7 @@ class StrangerTest extends AppTest {
           "/demo",
           "/lost",
           "/back-in/{secret}",
+          "/arrive/{secret}",
           "/api",
           "/licences",
           "/sw.js",
@@ -48,7 +50,7 @@ class StrangerTest extends AppTest {
 
   private static final Pattern NAMED = Pattern.compile("\\{(code|id|member|recovery)}");
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   @Autowired
   @Qualifier("requestMappingHandlerMapping")
@@ -180,12 +182,13 @@ class StrangerTest extends AppTest {
     String lot = real.one("select id::text from lot where kind = 'HERB' and household_id = ?");
     String again = real.one("select code from batch where household_id = ?");
     String trial = real.one("select id::text from trial where household_id = ?");
-    for (String manner :
-        List.of(
-            "{'read':[],'again':'" + again + "'}",
-            "{'read':[],'trial':{'id':'" + trial + "','words':'x'}}")) {
-      assertThat(charge(manner, null)).isEqualTo(422);
-    }
+    assertThat(charge("{'read':[],'again':'" + again + "'}", null)).isEqualTo(422);
+    // an id is known within its household: one of the same name begins a trial here
+    String jars = "select count(*)::text from trial_jar where household_id = ?";
+    String before = real.one(jars);
+    assertThat(charge("{'read':[],'trial':{'id':'" + trial + "','words':'x'}}", null))
+        .isEqualTo(201);
+    assertThat(real.one(jars)).isEqualTo(before);
     assertThat(charge("{'read':[]}", lot)).isEqualTo(422);
     assertThat(charge("{'read':[]}", null)).isEqualTo(201);
   }
@@ -269,6 +272,17 @@ class StrangerTest extends AppTest {
                         org.hamcrest.Matchers.containsString("script-src 'self'"),
                         org.hamcrest.Matchers.not(
                             org.hamcrest.Matchers.containsString("unsafe")))));
+  }
+
+  @Test
+  void whoeverCameByHttpsIsToStayThere() throws Exception {
+    for (String path : List.of("/sign-in", "/api/v1/openapi.json")) {
+      mvc.perform(get(path).secure(true))
+          .andExpect(header().string("Strict-Transport-Security", startsWith("max-age=31536000")))
+          .andExpect(header().string("X-Content-Type-Options", "nosniff"))
+          .andExpect(header().string("X-Frame-Options", "DENY"));
+      mvc.perform(get(path)).andExpect(header().doesNotExist("Strict-Transport-Security"));
+    }
   }
 
   @Test

@@ -36,7 +36,7 @@ class StrangersHttpTest extends AppTest {
   private static final int SLOW = 500;
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
   @Autowired FindByIndexNameSessionRepository<?> sessions;
 
   private final HttpClient http =

@@ -119,7 +119,7 @@ class StrayUnitsTest extends AppTest {
           "spelling=BRITISH",
           "currency=EUR");
 
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   @Autowired
   @Qualifier("requestMappingHandlerMapping")

@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.Hand.Manner;
 
@@ -22,7 +21,7 @@ class TenWaysBrowserTest extends BrowserPages {
   private static final String BATCH = "/batches/[A-Z0-9]+$";
   private static final String PRODUCT = "/products/[A-Z]{2}\\d{2}$";
 
-  @Autowired private JdbcTemplate jdbc;
+  private final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   /** What somebody does at a page. */
   private interface Way {

@@ -1,10 +1,12 @@
 package velvetcrock;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A throw-away database cluster, started by the same script as the application's own. */
 final class TestCluster {
@@ -15,7 +17,9 @@ final class TestCluster {
 
   /** How a command runs the application: as it is tested, not from a jar that may not be built. */
   private static final String APPLICATION =
-      "java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx512m -cp "
+      "java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx512m -Dspring.aot.enabled="
+          + processedAhead()
+          + " -cp "
           + System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))
           + " velvetcrock.VelvetCrock";
 
@@ -25,6 +29,7 @@ final class TestCluster {
   private final String[] settings;
   private String port = "";
   private String password = "";
+  private JdbcTemplate owner;
 
   private TestCluster(String... settings) {
     this.settings = settings;
@@ -35,6 +40,14 @@ final class TestCluster {
     }
     Runtime.getRuntime().addShutdownHook(new Thread(this::discard));
     start();
+  }
+
+  /**
+   * Whether the build has written down what a start would find out, as it does before the tests.
+   */
+  static boolean processedAhead() {
+    String written = "VelvetCrock__ApplicationContextInitializer.class";
+    return VelvetCrock.class.getResource(written) != null;
   }
 
   /** The cluster that all tests of a run share; fast rather than durable. */
@@ -71,6 +84,20 @@ final class TestCluster {
 
   String password() {
     return password;
+  }
+
+  /** The store as its owner sees it: with the rows of every household. Its lines are kept. */
+  synchronized JdbcTemplate owner() {
+    if (owner == null) {
+      HikariDataSource lines = new HikariDataSource();
+      lines.setJdbcUrl(url());
+      lines.setUsername("velvetcrock");
+      lines.setPassword(password);
+      lines.setMaximumPoolSize(4);
+      lines.setMinimumIdle(0);
+      owner = new JdbcTemplate(lines);
+    }
+    return owner;
   }
 
   Path dir() {

@@ -16,7 +16,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.OilIn;
@@ -26,7 +25,7 @@ import velvetcrock.products.ProductRecord;
 
 /** What is poured: tins, their labels, dates, money and traces. */
 class TinsTest extends ProductHouse {
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
 
   @Test
   void aTinsDateIsTheSameWhereverItIsShown() throws Exception {

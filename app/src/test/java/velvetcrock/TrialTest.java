@@ -32,7 +32,7 @@ import velvetcrock.kitchen.Catalogues;
 
 /** Trials from the bench to what they showed. */
 class TrialTest extends AppTest {
-  @Autowired JdbcTemplate jdbc;
+  final JdbcTemplate jdbc = TestCluster.shared().owner();
   @Autowired Catalogues catalogues;
 
   private ResultActions split(String... more) throws Exception {

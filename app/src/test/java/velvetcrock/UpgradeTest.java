@@ -68,6 +68,7 @@ class UpgradeTest {
                 "--spring.datasource.url=" + url(name),
                 "--spring.datasource.password=" + TestCluster.shared().password(),
                 "--spring.datasource.hikari.maximum-pool-size=3",
+                "--spring.main.lazy-initialization=true",
                 "--spring.main.banner-mode=off")) {
       List<Map<String, Object>> bottles = before.remove("bottles");
       List<Map<String, Object>> products = before.remove("products");

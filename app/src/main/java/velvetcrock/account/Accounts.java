@@ -21,6 +21,7 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 
 /** Who lives in a household: how they come in, what they are called and how they go. */
@@ -34,6 +35,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   private final Invitations invitations;
   private final Households households;
   private final CurrentHousehold current;
+  private final AtHand atHand;
   private final PasswordEncoder passwords;
   private final Chronicle chronicle;
   private final Clock clock;
@@ -43,6 +45,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
       Invitations invitations,
       Households households,
       CurrentHousehold current,
+      AtHand atHand,
       PasswordEncoder passwords,
       Chronicle chronicle,
       Clock clock) {
@@ -50,6 +53,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     this.invitations = invitations;
     this.households = households;
     this.current = current;
+    this.atHand = atHand;
     this.passwords = passwords;
     this.chronicle = chronicle;
     this.clock = clock;
@@ -66,14 +70,14 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   /** Whoever signs in under a name. */
   @Transactional(readOnly = true)
   Optional<Member> find(@Nullable String login) {
-    return members.findByLogin(normal(login));
+    return shown(normal(login));
   }
 
   /** Keeps a password in the way of today that was right and kept in a former one. */
   @Override
   @Transactional
   public UserDetails updatePassword(UserDetails user, @Nullable String kept) {
-    Member member = members.findByLogin(user.getUsername()).orElseThrow();
+    Member member = shown(user.getUsername()).orElseThrow();
     member.keepPassword(Objects.requireNonNull(kept));
     return new MemberDetails(member);
   }
@@ -119,12 +123,6 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         "invited by " + invitation.invitedBy() + " as " + invitation.role().called());
   }
 
-  /** Whether anybody can sign in at all. */
-  @Transactional(readOnly = true)
-  boolean anybody() {
-    return members.count() > 0;
-  }
-
   /** The members of the current household. */
   @Transactional(readOnly = true)
   public List<Member> members() {
@@ -147,7 +145,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     Problems problems = new Problems();
     checkName(name, problems);
     problems.refuseIfAny();
-    Member member = members.findByLogin(login).orElseThrow();
+    Member member = shown(login).orElseThrow();
     String was = member.name();
     member.rename(name.strip());
     chronicle.note(Deed.NAME_CHANGED, was + " is " + member.name() + " from now on");
@@ -161,7 +159,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
    */
   @Transactional
   Member changePassword(String login, String password) {
-    Member member = members.findByLogin(login).orElseThrow();
+    Member member = shown(login).orElseThrow();
     Problems problems = new Problems();
     PasswordRules.check(password, login, "newPassword", problems);
     problems.refuseIfAny();
@@ -172,7 +170,13 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   /** A keeper has seen what keepers are told. */
   @Transactional
   void told(String login) {
-    members.findByLogin(login).orElseThrow().told(clock.instant());
+    shown(login).orElseThrow().told(clock.instant());
+  }
+
+  /** Whoever bears a sign-in name, whatever household that is in. */
+  private Optional<Member> shown(String login) {
+    atHand.shows(login);
+    return members.findByLogin(login);
   }
 
   private UserDetails join(UUID householdId, Newcomer newcomer, Role role, Deed deed, String what) {
@@ -184,6 +188,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
             Objects.requireNonNull(passwords.encode(newcomer.password())),
             role,
             clock.instant());
+    atHand.of(householdId);
     try {
       UserDetails joined = new MemberDetails(members.saveAndFlush(member));
       chronicle.noteOf(householdId, member.name(), deed, what);
@@ -200,7 +205,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         login.matches("[a-z0-9._@-]{2,60}"),
         "login",
         "A sign-in name has 2 to 60 letters, digits, dots or dashes.")) {
-      problems.require(members.findByLogin(login).isEmpty(), "login", TAKEN);
+      problems.require(shown(login).isEmpty(), "login", TAKEN);
     }
     PasswordRules.check(newcomer.password(), login, "password", problems);
   }

@@ -6,9 +6,16 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface ApiTokenRepository extends JpaRepository<ApiToken, UUID> {
+  /**
+   * Natively: with a household’s filter, a query is planned anew each time, here at each reading.
+   */
+  @NativeQuery("select * from api_token where token_hash = ?1")
   Optional<ApiToken> findByTokenHash(String tokenHash);
 
   List<ApiToken> findByHouseholdIdAndRevokedAtIsNullOrderByCreatedAt(UUID householdId);

@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.stereotype.Controller;
@@ -47,7 +46,7 @@ class DoorController {
   private final CurrentHousehold current;
   private final Recoveries recoveries;
   private final Entrance entrance;
-  private final ObjectProvider<DemoVisit> visits;
+  private final DemoVisit visit;
 
   DoorController(
       Accounts accounts,
@@ -57,7 +56,7 @@ class DoorController {
       CurrentHousehold current,
       Recoveries recoveries,
       Entrance entrance,
-      ObjectProvider<DemoVisit> visits) {
+      DemoVisit visit) {
     this.accounts = accounts;
     this.invitations = invitations;
     this.households = households;
@@ -65,7 +64,7 @@ class DoorController {
     this.current = current;
     this.recoveries = recoveries;
     this.entrance = entrance;
-    this.visits = visits;
+    this.visit = visit;
   }
 
   @GetMapping("/sign-in")
@@ -74,7 +73,6 @@ class DoorController {
     model.addAttribute("wrong", wrong != null);
     model.addAttribute("wait", wait != null);
     model.addAttribute("founded", households.founded());
-    model.addAttribute("anybody", accounts.anybody());
     model.addAttribute("demo", households.demo().orElse(null));
     model.addAttribute("jars", PLANK);
     return "account/sign-in";
@@ -171,7 +169,7 @@ class DoorController {
   String demo(HttpServletRequest request, HttpServletResponse response) {
     UserDetails visitor =
         accounts.visitor().orElseThrow(() -> new NotFound("There is no demo here."));
-    visits.ifAvailable(DemoVisit::enters);
+    visit.enters();
     entrance.enter(visitor, request, response);
     return "redirect:/";
   }

@@ -6,7 +6,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface InvitationRepository extends JpaRepository<Invitation, UUID> {
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   Optional<Invitation> findByTokenHash(String tokenHash);

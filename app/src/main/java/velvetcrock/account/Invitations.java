@@ -9,6 +9,7 @@ import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Secrets;
@@ -19,6 +20,7 @@ class Invitations {
   private final InvitationRepository invitations;
   private final Households households;
   private final CurrentHousehold current;
+  private final AtHand atHand;
   private final Chronicle chronicle;
   private final Clock clock;
 
@@ -26,11 +28,13 @@ class Invitations {
       InvitationRepository invitations,
       Households households,
       CurrentHousehold current,
+      AtHand atHand,
       Chronicle chronicle,
       Clock clock) {
     this.invitations = invitations;
     this.households = households;
     this.current = current;
+    this.atHand = atHand;
     this.chronicle = chronicle;
     this.clock = clock;
   }
@@ -90,8 +94,10 @@ class Invitations {
    */
   @Transactional
   public Invitation good(String secret) {
+    String hash = Secrets.hash(secret);
+    atHand.shows(hash);
     return invitations
-        .findByTokenHash(Secrets.hash(secret))
+        .findByTokenHash(hash)
         .filter(i -> i.goodAt(clock.instant()))
         .orElseThrow(
             () -> new NotFound("This invitation is not good any more. Ask for a new link."));

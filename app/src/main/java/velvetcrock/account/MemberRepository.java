@@ -6,7 +6,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface MemberRepository extends JpaRepository<Member, UUID> {
   Optional<Member> findByLogin(String login);
 

@@ -34,6 +34,7 @@ import org.springframework.security.web.webauthn.management.Webauthn4JRelyingPar
 import org.springframework.security.web.webauthn.registration.PublicKeyCredentialCreationOptionsFilter;
 import org.springframework.security.web.webauthn.registration.WebAuthnRegistrationFilter;
 import org.springframework.stereotype.Component;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.Secrets;
 
 /** The door for passkeys: making one when signed in, and coming in by one. */

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.NotFound;
 
 /**

@@ -2,13 +2,12 @@ package velvetcrock.account;
 
 import java.text.Normalizer;
 import java.util.Map;
-import java.util.concurrent.Semaphore;
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import velvetcrock.web.Turns;
 
 /**
  * Keeps passwords as Argon2id, composed alike whatever keyboard typed them; what was kept as bcrypt
@@ -19,7 +18,7 @@ final class Passwords implements PasswordEncoder {
   private static final String ARGON = "argon2";
   private static final int AT_ONCE = 3;
 
-  private final Semaphore turns = new Semaphore(AT_ONCE, true);
+  private final Turns turns = new Turns(AT_ONCE);
   private final DelegatingPasswordEncoder encoders;
 
   Passwords() {
@@ -34,13 +33,13 @@ final class Passwords implements PasswordEncoder {
 
   @Override
   public @Nullable String encode(@Nullable CharSequence password) {
-    return inTurn(() -> encoders.encode(composed(password)));
+    return turns.take(() -> encoders.encode(composed(password)));
   }
 
   @Override
   public boolean matches(@Nullable CharSequence password, @Nullable String kept) {
     String composed = composed(password);
-    return inTurn(
+    return turns.take(
         () ->
             encoders.matches(composed, kept)
                 || !composed.contentEquals(String.valueOf(password))
@@ -54,14 +53,5 @@ final class Passwords implements PasswordEncoder {
 
   private static String composed(@Nullable CharSequence password) {
     return Normalizer.normalize(password == null ? "" : password, Normalizer.Form.NFC);
-  }
-
-  private <T> T inTurn(Supplier<T> work) {
-    turns.acquireUninterruptibly();
-    try {
-      return work.get();
-    } finally {
-      turns.release();
-    }
   }
 }

@@ -12,9 +12,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.core.Refused;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.Typed;
 
 /** The people of a household, who is invited, and what each may do. */
@@ -28,6 +28,7 @@ class PeopleController {
   private final Recoveries recoveries;
   private final Tokens tokens;
   private final Entrance entrance;
+  private final HouseName house;
 
   PeopleController(
       Accounts accounts,
@@ -35,13 +36,15 @@ class PeopleController {
       Membership membership,
       Recoveries recoveries,
       Tokens tokens,
-      Entrance entrance) {
+      Entrance entrance,
+      HouseName house) {
     this.accounts = accounts;
     this.invitations = invitations;
     this.membership = membership;
     this.recoveries = recoveries;
     this.tokens = tokens;
     this.entrance = entrance;
+    this.house = house;
   }
 
   @GetMapping("/people")
@@ -177,10 +180,8 @@ class PeopleController {
     return role;
   }
 
-  private static String link(String door, String secret) {
-    return ServletUriComponentsBuilder.fromCurrentContextPath()
-        .pathSegment(door, secret)
-        .toUriString();
+  private String link(String door, String secret) {
+    return house.link().pathSegment(door, secret).toUriString();
   }
 
   private String one(UUID id, @Nullable String chosen, FieldErrors errors, Model model) {

@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Refused;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Secrets;
@@ -37,6 +38,7 @@ class Recoveries {
   private final Accounts accounts;
   private final MemberRepository members;
   private final CurrentHousehold current;
+  private final AtHand atHand;
   private final Chronicle chronicle;
   private final Clock clock;
 
@@ -46,6 +48,7 @@ class Recoveries {
       Accounts accounts,
       MemberRepository members,
       CurrentHousehold current,
+      AtHand atHand,
       Chronicle chronicle,
       Clock clock) {
     this.codes = codes;
@@ -53,6 +56,7 @@ class Recoveries {
     this.accounts = accounts;
     this.members = members;
     this.current = current;
+    this.atHand = atHand;
     this.chronicle = chronicle;
     this.clock = clock;
   }
@@ -60,7 +64,7 @@ class Recoveries {
   /** Makes ten new codes for somebody; the former ones open nothing any more. */
   @Transactional
   public List<String> makeCodes(String login) {
-    Member member = accounts.find(login).orElseThrow();
+    Member member = ofHouse(accounts.find(login).orElseThrow());
     codes.deleteByMemberId(member.id());
     codes.flush();
     List<String> made = IntStream.range(0, CODES).mapToObj(i -> code()).toList();
@@ -73,7 +77,11 @@ class Recoveries {
   /** How many codes somebody has left. */
   @Transactional(readOnly = true)
   public long codesLeft(String login) {
-    return accounts.find(login).map(m -> codes.countByMemberIdAndUsedAtIsNull(m.id())).orElse(0L);
+    return accounts
+        .find(login)
+        .map(this::ofHouse)
+        .map(m -> codes.countByMemberIdAndUsedAtIsNull(m.id()))
+        .orElse(0L);
   }
 
   /**
@@ -87,6 +95,7 @@ class Recoveries {
     RecoveryCode known =
         accounts
             .find(login)
+            .map(this::ofHouse)
             .flatMap(m -> codes.findByMemberIdAndCodeHash(m.id(), hash(code)))
             .filter(RecoveryCode::unused)
             .orElseThrow(
@@ -173,16 +182,25 @@ class Recoveries {
     return member;
   }
 
+  /** Works for the household of somebody who is not signed in. */
+  private Member ofHouse(Member member) {
+    atHand.of(member.householdId());
+    return member;
+  }
+
   private Recovery ready(String secret) {
     Instant now = clock.instant();
+    String hash = Secrets.hash(secret);
+    atHand.shows(hash);
     Recovery known =
         recoveries
-            .findBySecretHash(Secrets.hash(secret))
+            .findBySecretHash(hash)
             .filter(r -> r.openAt(now))
             .orElseThrow(() -> new NotFound("This link is not good any more. Ask a keeper."));
     if (!known.readyAt(now)) {
       throw new NotFound("This link opens a day after it was asked for. Come back then.");
     }
+    atHand.of(known.householdId());
     return known;
   }
 

@@ -5,7 +5,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface RecoveryCodeRepository extends JpaRepository<RecoveryCode, UUID> {
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   Optional<RecoveryCode> findByMemberIdAndCodeHash(UUID memberId, String codeHash);

@@ -25,6 +25,7 @@ import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -41,6 +42,7 @@ import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
+import velvetcrock.web.ScriptsInTurn;
 
 /** Who may reach which route, and what every answer's headers say. */
 @Configuration
@@ -66,6 +68,12 @@ class SecurityConfig {
     return new Passwords();
   }
 
+  /** Each request is watched once, and not once more at each of some thirty filters. */
+  @Bean
+  SecurityObservationSettings unwatchedFilters() {
+    return SecurityObservationSettings.noObservations();
+  }
+
   /** Strangers are kept waiting by both faces together. */
   @Bean
   FilterRegistrationBean<StrangerGate> strangerGate() {
@@ -83,7 +91,11 @@ class SecurityConfig {
   @Bean
   @Order(1)
   SecurityFilterChain api(
-      HttpSecurity http, Tokens tokens, FilterRegistrationBean<StrangerGate> strangers, Clock clock)
+      HttpSecurity http,
+      Tokens tokens,
+      ScriptsInTurn turns,
+      FilterRegistrationBean<StrangerGate> strangers,
+      Clock clock)
       throws Exception {
     return http.securityMatcher("/api/v1/**")
         .authorizeHttpRequests(
@@ -103,7 +115,7 @@ class SecurityConfig {
                     .ignoringRequestMatchers(
                         request -> TokenFilter.shown(request) || isReckoning(request)))
         .addFilterBefore(new SessionEnd(clock), SecurityContextHolderFilter.class)
-        .addFilterBefore(new TokenFilter(tokens), CsrfFilter.class)
+        .addFilterBefore(new TokenFilter(tokens, turns), CsrfFilter.class)
         .addFilterAfter(strangers.getFilter(), TokenFilter.class)
         .requestCache(RequestCacheConfigurer::disable)
         .exceptionHandling(
@@ -145,6 +157,7 @@ class SecurityConfig {
                         "/join/**",
                         "/lost",
                         "/back-in/**",
+                        "/arrive/*",
                         "/b/*",
                         "/calendar/*.ics",
                         "/demo",
@@ -166,6 +179,8 @@ class SecurityConfig {
                     .hasAuthority(Role.KEEPER.authority())
                     .requestMatchers(HttpMethod.POST, "/people/**")
                     .hasAuthority(Role.KEEPER.authority())
+                    .requestMatchers("/moving/**", "/moving")
+                    .hasAnyAuthority(Role.KEEPER.authority(), Role.VISITOR.authority())
                     .requestMatchers("/account/**")
                     .access(whoeverIsInBut(Role.VISITOR.authority()))
                     .requestMatchers(SecurityConfig::reads)

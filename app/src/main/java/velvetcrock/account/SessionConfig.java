@@ -17,7 +17,9 @@ import org.springframework.core.serializer.support.SerializingConverter;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -61,7 +63,17 @@ class SessionConfig {
    */
   @Bean
   TransactionOperations springSessionTransactionOperations(DataSource store) {
-    return new TransactionTemplate(new JdbcTransactionManager(store));
+    return new InTheAct(new TransactionTemplate(new JdbcTransactionManager(store)));
+  }
+
+  /** What belongs to an act is stored with it, or not at all; only outside of one it is its own. */
+  private record InTheAct(TransactionOperations outside) implements TransactionOperations {
+    @Override
+    public <T extends @Nullable Object> T execute(TransactionCallback<T> work) {
+      return TransactionSynchronizationManager.isActualTransactionActive()
+          ? TransactionOperations.withoutTransaction().execute(work)
+          : outside.execute(work);
+    }
   }
 
   /** Two answers at once that both keep the same thing in a session: the later one stands. */

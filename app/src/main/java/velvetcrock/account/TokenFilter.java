@@ -12,15 +12,18 @@ import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
+import velvetcrock.web.ScriptsInTurn;
 
 /** Lets in whoever shows a household's token in an {@code Authorization: Bearer} header. */
 class TokenFilter extends OncePerRequestFilter {
   private static final String BEARER = "Bearer ";
 
   private final Tokens tokens;
+  private final ScriptsInTurn turns;
 
-  TokenFilter(Tokens tokens) {
+  TokenFilter(Tokens tokens, ScriptsInTurn turns) {
     this.tokens = tokens;
+    this.turns = turns;
   }
 
   static boolean shown(HttpServletRequest request) {
@@ -34,7 +37,7 @@ class TokenFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     if (shown(request)) {
       String secret = request.getHeader("Authorization").substring(BEARER.length()).strip();
-      Optional<TokenHolder> holder = tokens.holderOf(secret);
+      Optional<TokenHolder> holder = turns.take(() -> tokens.holderOf(secret));
       SecurityContext context = SecurityContextHolder.createEmptyContext();
       holder.ifPresent(
           h ->

@@ -13,6 +13,7 @@ import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Secrets;
@@ -27,10 +28,17 @@ class Tokens {
 
   private final ApiTokenRepository tokens;
   private final CurrentHousehold current;
+  private final AtHand atHand;
   private final Chronicle chronicle;
   private final Clock clock;
 
-  Tokens(ApiTokenRepository tokens, CurrentHousehold current, Chronicle chronicle, Clock clock) {
+  Tokens(
+      ApiTokenRepository tokens,
+      CurrentHousehold current,
+      AtHand atHand,
+      Chronicle chronicle,
+      Clock clock) {
+    this.atHand = atHand;
     this.tokens = tokens;
     this.current = current;
     this.chronicle = chronicle;
@@ -98,8 +106,9 @@ class Tokens {
   @Transactional
   public Optional<TokenHolder> holderOf(String secret) {
     Instant now = clock.instant();
-    Optional<ApiToken> token =
-        tokens.findByTokenHash(Secrets.hash(secret)).filter(t -> t.goodAt(now));
+    String hash = Secrets.hash(secret);
+    atHand.shows(hash);
+    Optional<ApiToken> token = tokens.findByTokenHash(hash).filter(t -> t.goodAt(now));
     token
         .filter(t -> t.lastUsedAt() == null || t.lastUsedAt().isBefore(now.minus(NOTED)))
         .ifPresent(t -> tokens.used(t.id(), now, now.minus(NOTED)));

@@ -50,6 +50,7 @@ import velvetcrock.core.measure.Temperatures;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.stove.LoggerFile;
+import velvetcrock.web.ScriptsInTurn;
 
 /** The log of a household: batches, entries and readings. Needs a session or a token. */
 @RestController
@@ -65,6 +66,7 @@ class LogController {
   private final BatchReadings readings;
   private final Catalogues catalogues;
   private final Households households;
+  private final ScriptsInTurn turns;
 
   LogController(
       Batches batches,
@@ -72,13 +74,15 @@ class LogController {
       BottleBook book,
       BatchReadings readings,
       Catalogues catalogues,
-      Households households) {
+      Households households,
+      ScriptsInTurn turns) {
     this.batches = batches;
     this.acts = acts;
     this.book = book;
     this.readings = readings;
     this.catalogues = catalogues;
     this.households = households;
+    this.turns = turns;
   }
 
   /** A batch in a list. */
@@ -249,13 +253,12 @@ class LogController {
   @PostMapping(value = "/{code}/readings", consumes = "application/json")
   @Operation(summary = "Adds temperatures: [{at, celsius}].")
   ReadingsOut readings(@PathVariable String code, @RequestBody List<Map<String, Object>> sent) {
-    BatchRecord batch = batches.find(code);
     List<Line> good = new ArrayList<>();
     List<Rejected> rejected = new ArrayList<>();
     for (int i = 0; i < sent.size(); i++) {
       take(i + 1, sent.get(i), good, rejected);
     }
-    return add(batch, good, rejected);
+    return add(code, good, rejected);
   }
 
   @PostMapping(value = "/{code}/readings", consumes = "text/csv")
@@ -279,7 +282,7 @@ class LogController {
       @RequestParam(required = false) @Nullable String clock,
       HttpServletRequest request)
       throws IOException {
-    BatchRecord batch = batches.find(code);
+    batches.find(code);
     byte[] csv = request.getInputStream().readNBytes(MOST_BYTES + 1);
     if (csv.length > MOST_BYTES) {
       throw new Refused("file", "At most 64 MB at once. Larger files go through the stove’s page.");
@@ -301,7 +304,7 @@ class LogController {
             rejected.add(new Rejected((int) line, why));
           }
         });
-    return add(batch, good, rejected);
+    return add(code, good, rejected);
   }
 
   private BatchOut out(
@@ -348,18 +351,13 @@ class LogController {
     }
   }
 
-  private ReadingsOut add(BatchRecord batch, List<Line> good, List<Rejected> rejected) {
-    List<Reading> since = new ArrayList<>();
-    Instant earliest = readings.earliest(batch);
-    for (Line line : good) {
-      if (line.reading().at().isBefore(earliest)) {
-        rejected.add(new Rejected(line.number(), BatchReadings.tooEarly(batch)));
-      } else {
-        since.add(line.reading());
-      }
-    }
-    int accepted = readings.add(batch, since);
-    return new ReadingsOut(accepted, since.size() - accepted, rejected);
+  private ReadingsOut add(String code, List<Line> good, List<Rejected> rejected) {
+    List<Reading> sent = good.stream().map(Line::reading).toList();
+    BatchReadings.Taken taken = turns.take(() -> readings.take(code, sent));
+    good.stream()
+        .filter(line -> taken.tooEarly().contains(line.reading()))
+        .forEach(line -> rejected.add(new Rejected(line.number(), taken.why())));
+    return new ReadingsOut(taken.accepted(), taken.repeated(), rejected);
   }
 
   private static ResponseEntity<Written> answer(Written written) {

@@ -66,10 +66,6 @@ class AroundBatches implements Surroundings {
               "select count(*) from appliance where household_id = ?1 and cast(id as text) = ?2";
           case PHOTO ->
               "select count(*) from look_photo where household_id = ?1 and cast(id as text) = ?2";
-          // A trial begins with the first jar that names it: all it may not be is somebody else's.
-          case TRIAL ->
-              "select count(*) from household h where h.id = ?1 and not exists"
-                  + " (select from trial t where t.household_id <> h.id and cast(t.id as text) = ?2)";
           case BATCH -> "select count(*) from batch where household_id = ?1 and code = ?2";
         };
     Object found =

@@ -22,6 +22,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /** Tells the journal what was written in the logs of batches. */
 @Component
@@ -90,10 +91,10 @@ class BatchJournal {
   }
 
   /** Tells of what was written before there was a journal. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from batch b where not exists"
+        "select id from batch b where not exists"
             + " (select 1 from journal j join entry e on e.id = j.id where e.subject_id = b.id)",
         this::tellAll);
   }

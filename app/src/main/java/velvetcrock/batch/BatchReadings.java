@@ -5,10 +5,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,6 +65,27 @@ public class BatchReadings {
       changed(batch, added);
     }
     return added.size();
+  }
+
+  /**
+   * What became of readings that were sent together.
+   *
+   * @param repeated how many were of times that there were already
+   * @param tooEarly those of a time when there was no oil yet, not taken
+   * @param why what to say of them
+   */
+  public record Taken(int accepted, int repeated, Set<Reading> tooEarly, String why) {}
+
+  /** Adds to a batch by its code what of it can be. */
+  @Transactional
+  public Taken take(String code, List<Reading> sent) {
+    BatchRecord batch = batches.find(code);
+    Instant earliest = earliest(batch);
+    Map<Boolean, List<Reading>> early =
+        sent.stream().collect(Collectors.partitioningBy(r -> r.at().isBefore(earliest)));
+    int accepted = add(batch, early.get(false));
+    return new Taken(
+        accepted, early.get(false).size() - accepted, Set.copyOf(early.get(true)), tooEarly(batch));
   }
 
   /** When a batch may have been charged at the earliest: before it nobody can have read its oil. */

@@ -7,9 +7,16 @@ import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface BatchRepository extends JpaRepository<Batch, UUID> {
+  /**
+   * Natively: with a household’s filter, a query is planned anew each time, here at each reading.
+   */
+  @NativeQuery("select * from batch where code = ?1")
   Optional<Batch> findByCode(String code);
 
   boolean existsByCode(String code);

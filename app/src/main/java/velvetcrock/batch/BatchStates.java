@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /** The states that batches are in, kept beside them. */
 @Component
@@ -62,11 +63,11 @@ class BatchStates {
   }
 
   /** Folds anew what was folded by other rules, or is kept in another shape. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   @Order(Ordered.HIGHEST_PRECEDENCE)
   void catchUp() {
     catchUp.each(
-        "select household_id, id from batch where state_version <> ?",
+        "select id from batch where state_version <> ?",
         id ->
             batches
                 .findById(id)

@@ -9,7 +9,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<Bottle> findByBatchId(UUID batchId);
 

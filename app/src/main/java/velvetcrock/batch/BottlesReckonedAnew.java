@@ -16,6 +16,7 @@ import velvetcrock.core.keeping.Keeping;
 import velvetcrock.kitchen.FiguresChanged;
 import velvetcrock.web.Afterwards;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /** Moves the dates of bottles when the household changes the figures of what is in them. */
 @Component
@@ -44,10 +45,10 @@ class BottlesReckonedAnew {
   }
 
   /** Once after an upgrade: dates that were reckoned by former rules. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void upgraded() {
     catchUp.each(
-        "select distinct household_id, batch_id from bottle where reckoned_by <> ?",
+        "select distinct batch_id from bottle where reckoned_by <> ?",
         id -> batches.findById(id).ifPresent(this::reckonUpgraded),
         Keeping.RULES);
   }

@@ -12,6 +12,7 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /**
  * What the household's own strainings taught: how much oil a marc keeps, by part and expressing.
@@ -56,10 +57,10 @@ public class Experience {
   }
 
   /** Learns from batches that were strained before there were lessons. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from batch b where status in ('STRAINED', 'BOTTLED', 'FINISHED')"
+        "select id from batch b where status in ('STRAINED', 'BOTTLED', 'FINISHED')"
             + " and not exists (select 1 from retention_lesson l where l.batch_id = b.id)",
         id -> batches.findById(id).ifPresent(b -> learn(b.id(), states.of(b))));
   }

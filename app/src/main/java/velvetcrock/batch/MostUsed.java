@@ -3,6 +3,7 @@ package velvetcrock.batch;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.UsedFirst;
 
@@ -28,6 +29,7 @@ class MostUsed implements UsedFirst {
   }
 
   @Override
+  @Transactional(readOnly = true)
   public List<String> keys() {
     return jdbc.queryForList(USED, String.class, current.id(), current.id());
   }

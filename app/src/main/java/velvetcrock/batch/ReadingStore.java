@@ -24,8 +24,7 @@ import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 
 /**
- * Temperatures of a batch. Rows carry no household: callers pass only ids of batches that they
- * found in their own.
+ * Temperatures of a batch. The database itself says whose they are; see {@code household_at_hand}.
  */
 @Repository
 class ReadingStore {

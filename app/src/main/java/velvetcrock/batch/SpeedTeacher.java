@@ -14,6 +14,7 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.SpeedLesson;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /** Learns from the colours of a jar how fast its herb gives here. */
 @Component
@@ -38,10 +39,10 @@ class SpeedTeacher {
   }
 
   /** Learns from jars whose colours were noted before anything was learned of them. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from batch b where not exists"
+        "select id from batch b where not exists"
             + " (select 1 from speed_lesson l where l.batch_id = b.id) and "
             + SpeedFit.FEWEST_LOOKS
             + " <= (select count(*) from entry e where e.subject = 'BATCH' and e.subject_id = b.id"

@@ -1,6 +1,5 @@
 package velvetcrock.calendar;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.CacheControl;
@@ -12,8 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.NotFound;
 
 /** The calendar's page, its feed, and single downloads. */
@@ -23,12 +22,15 @@ class CalendarController {
   private final Stamps stamps;
   private final Feeds feeds;
   private final Households households;
+  private final HouseName house;
 
-  CalendarController(Happenings happenings, Stamps stamps, Feeds feeds, Households households) {
+  CalendarController(
+      Happenings happenings, Stamps stamps, Feeds feeds, Households households, HouseName house) {
     this.happenings = happenings;
     this.stamps = stamps;
     this.feeds = feeds;
     this.households = households;
+    this.house = house;
   }
 
   @GetMapping("/calendar")
@@ -39,12 +41,9 @@ class CalendarController {
   }
 
   @PostMapping("/calendar")
-  String make(HttpServletRequest request, RedirectAttributes flash) {
+  String make(RedirectAttributes flash) {
     String address =
-        ServletUriComponentsBuilder.fromContextPath(request)
-            .path("/calendar/{secret}.ics")
-            .buildAndExpand(feeds.make())
-            .toUriString();
+        house.link().path("/calendar/{secret}.ics").buildAndExpand(feeds.make()).toUriString();
     flash.addFlashAttribute("address", address);
     return "redirect:/calendar";
   }

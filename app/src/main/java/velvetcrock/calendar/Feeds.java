@@ -11,6 +11,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.Secrets;
@@ -24,11 +26,20 @@ import velvetcrock.web.SomebodyWent;
 class Feeds {
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
+  private final AtHand atHand;
+  private final TransactionTemplate transactions;
   private final Clock clock;
 
-  Feeds(JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+  Feeds(
+      JdbcTemplate jdbc,
+      CurrentHousehold current,
+      AtHand atHand,
+      TransactionTemplate transactions,
+      Clock clock) {
     this.jdbc = jdbc;
     this.current = current;
+    this.atHand = atHand;
+    this.transactions = transactions;
     this.clock = clock;
   }
 
@@ -98,17 +109,21 @@ class Feeds {
    * @return empty where the secret opens nothing
    */
   <T> Optional<T> opened(String secret, Supplier<T> work) {
-    String hash = Secrets.hash(secret);
-    Optional<UUID> household =
-        jdbc
-            .query(
-                "update calendar_feed set read_at = ? where secret_hash = ? and revoked_at is null"
-                    + " returning household_id",
-                (row, number) -> row.getObject(1, UUID.class),
-                Timestamp.from(clock.instant()),
-                hash)
-            .stream()
-            .findFirst();
-    return household.map(id -> current.actingAs(new Subscriber(id, ""), work));
+    UUID household = transactions.execute(status -> household(Secrets.hash(secret)));
+    return Optional.ofNullable(household).map(id -> current.actingAs(new Subscriber(id, ""), work));
+  }
+
+  private @Nullable UUID household(String hash) {
+    atHand.shows(hash);
+    return jdbc
+        .query(
+            "update calendar_feed set read_at = ? where secret_hash = ? and revoked_at is null"
+                + " returning household_id",
+            (row, number) -> row.getObject(1, UUID.class),
+            Timestamp.from(clock.instant()),
+            hash)
+        .stream()
+        .findFirst()
+        .orElse(null);
   }
 }

@@ -10,14 +10,18 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
+import velvetcrock.web.CatchUp;
 import velvetcrock.web.CurrentHousehold;
 
 /** Writes down what happened, with when, who and from where, and keeps it a year. */
@@ -33,11 +37,20 @@ public class Chronicle {
 
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
+  private final CatchUp households;
+  private final TransactionTemplate transactions;
   private final Clock clock;
 
-  Chronicle(JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+  Chronicle(
+      JdbcTemplate jdbc,
+      CurrentHousehold current,
+      CatchUp households,
+      TransactionTemplate transactions,
+      Clock clock) {
     this.jdbc = jdbc;
     this.current = current;
+    this.households = households;
+    this.transactions = transactions;
     this.clock = clock;
   }
 
@@ -83,6 +96,7 @@ public class Chronicle {
   }
 
   /** The newest of the current household, from one on. */
+  @Transactional(readOnly = true)
   public List<Line> newest(int most, @Nullable Long before) {
     return jdbc.query(
         "select * from happened where household_id = ? and id < ? order by id desc limit ?",
@@ -93,6 +107,7 @@ public class Chronicle {
   }
 
   /** What keepers of the current household are told of, since a moment. */
+  @Transactional(readOnly = true)
   public List<Line> toldSince(Instant since) {
     return jdbc.query(
         "select * from happened where household_id = ? and at > ? and deed = any(?)"
@@ -104,9 +119,13 @@ public class Chronicle {
   }
 
   /** Lets go what is older than a year. */
-  @Scheduled(cron = "0 40 3 * * *")
-  void letGo() {
-    jdbc.update("delete from happened where at < ?", Timestamp.from(clock.instant().minus(KEPT)));
+  @Scheduled(initialDelay = 10, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
+  public void letGo() {
+    Timestamp before = Timestamp.from(clock.instant().minus(KEPT));
+    households.inEach(
+        () ->
+            transactions.executeWithoutResult(
+                status -> jdbc.update("delete from happened where at < ?", before)));
   }
 
   private static Line line(ResultSet row, int number) throws SQLException {

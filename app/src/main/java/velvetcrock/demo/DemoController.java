@@ -2,7 +2,6 @@ package velvetcrock.demo;
 
 import io.github.bucket4j.Bucket;
 import java.time.Duration;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -11,7 +10,6 @@ import velvetcrock.web.NotFound;
 
 /** One button puts the demo back as it was. */
 @Controller
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoController {
   private final DemoHousehold demo;
   private final Households households;
@@ -29,7 +27,7 @@ class DemoController {
 
   @PostMapping("/demo/anew")
   String anew(RedirectAttributes flash) {
-    if (households.demo().filter(d -> d.id().equals(households.current().id())).isEmpty()) {
+    if (demo.here().filter(d -> d.id().equals(households.current().id())).isEmpty()) {
       throw new NotFound("This is not the demo.");
     }
     if (once.tryConsume(1)) {

@@ -1,10 +1,11 @@
 package velvetcrock.demo;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.account.DemoVisit;
@@ -19,7 +20,6 @@ import velvetcrock.web.InHousehold;
  * when it is entered on a later day.
  */
 @Component
-@ConditionalOnProperty("velvetcrock.demo")
 public class DemoHousehold implements ApplicationRunner, DemoVisit {
   private static final String NAME = "Keeper’s cottage";
 
@@ -28,24 +28,33 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
   private final Clearing clearing;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
+  private final boolean wanted;
 
   DemoHousehold(
       Households households,
       Furnishing furnishing,
       Clearing clearing,
       CurrentHousehold current,
-      TransactionTemplate transactions) {
+      TransactionTemplate transactions,
+      @Value("${velvetcrock.demo}") boolean wanted) {
     this.households = households;
     this.furnishing = furnishing;
     this.clearing = clearing;
     this.current = current;
     this.transactions = transactions;
+    this.wanted = wanted;
   }
 
   private record Hand(UUID householdId, String displayName) implements InHousehold {}
 
   @Override
   public void run(ApplicationArguments arguments) {
+    if (wanted) {
+      furnish();
+    }
+  }
+
+  private void furnish() {
     Household cottage =
         households.demo().orElseGet(() -> households.found(NAME, "Europe/London", "METRIC", true));
     current.actingAs(
@@ -61,15 +70,19 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
   /** What is found there is of today: furnished on an earlier day, it is put back as it was. */
   @Override
   public void enters() {
-    households
-        .demo()
+    here()
         .filter(h -> h.furnishedOn().isBefore(households.today(h)))
         .ifPresent(h -> putBack(h.furnishedOn()));
   }
 
   /** Puts everything back as it was when it was made, with the dates of today. */
   public void putBack() {
-    households.demo().ifPresent(h -> putBack(h.furnishedOn()));
+    here().ifPresent(h -> putBack(h.furnishedOn()));
+  }
+
+  /** One that an earlier start left behind is let alone where no demo is wanted. */
+  Optional<Household> here() {
+    return households.demo().filter(h -> wanted);
   }
 
   /**

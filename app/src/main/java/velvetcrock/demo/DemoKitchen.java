@@ -2,7 +2,6 @@ package velvetcrock.demo;
 
 import java.util.List;
 import java.util.Map;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.kitchen.Catalogues;
@@ -15,7 +14,6 @@ import velvetcrock.kitchen.Vessels;
 /** The demo household's planks, its measured jar and what it knows better than the catalogue. */
 @Component
 @Order(0)
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoKitchen implements DemoPart {
   private final Places places;
   private final Vessels vessels;

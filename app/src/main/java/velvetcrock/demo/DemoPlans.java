@@ -3,7 +3,6 @@ package velvetcrock.demo;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.making.Firmness;
@@ -16,7 +15,6 @@ import velvetcrock.plans.Plans;
 /** The demo household's plans: gifts on the way, two of which want the same plate at once. */
 @Component
 @Order(5)
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoPlans implements DemoPart {
   private static final int SOON_DAYS = 9;
   private static final int GIFTS_DAYS = 40;

@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BottleBook;
@@ -39,7 +38,6 @@ import velvetcrock.products.Recipes;
  */
 @Component
 @Order(6)
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoProducts implements DemoPart {
   private static final String FERRY = "the ferry crew";
   private static final String SPINNERS = "the wool spinners";

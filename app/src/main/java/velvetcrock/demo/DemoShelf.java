@@ -7,7 +7,6 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchActs;
@@ -61,7 +60,6 @@ import velvetcrock.kitchen.Places;
 /** The demo household's jars and bottles. */
 @Component
 @Order(1)
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoShelf implements DemoPart {
   private static final String DARK = "Dark cupboard";
   private static final String COUNTER = "Counter";

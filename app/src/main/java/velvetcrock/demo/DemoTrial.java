@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchActs;
@@ -46,7 +45,6 @@ import velvetcrock.trial.Trials.Found;
 /** The demo household's trial: the same herb whole, cut and ground. */
 @Component
 @Order(2)
-@ConditionalOnProperty("velvetcrock.demo")
 class DemoTrial implements DemoPart {
   private static final String DARK = "Dark cupboard";
   private static final String HERB = "st-johns-wort";

@@ -2,7 +2,6 @@ package velvetcrock.demo;
 
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Places;
@@ -10,7 +9,6 @@ import velvetcrock.stove.StandIns;
 
 /** Puts into the demo what belongs there. */
 @Component
-@ConditionalOnProperty("velvetcrock.demo")
 class Furnishing {
   private final Places places;
   private final List<DemoPart> parts;

@@ -29,6 +29,7 @@ import velvetcrock.core.materia.HerbState;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 import velvetcrock.web.NotFound;
 
 /**
@@ -66,10 +67,10 @@ public class Drawer {
   }
 
   /** Folds anew what was folded by other rules, and tells the journal of what it does not know. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from lot where state_version <> ?",
+        "select id from lot where state_version <> ?",
         id ->
             lots.findById(id)
                 .ifPresent(
@@ -79,7 +80,7 @@ public class Drawer {
                     }),
         LotStorage.BOOK.version());
     catchUp.each(
-        "select household_id, id from lot l where not exists"
+        "select id from lot l where not exists"
             + " (select 1 from journal j where j.link = '/drawer/lots/' || l.id)",
         id -> {
           Lot lot = lot(id).lot();

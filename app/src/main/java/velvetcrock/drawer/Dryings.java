@@ -27,6 +27,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 import velvetcrock.web.NotFound;
 
 /** The loads that dry; kept as {@link Drawer} keeps lots. */
@@ -62,10 +63,10 @@ public class Dryings {
   }
 
   /** Folds anew what was folded by other rules, and tells the journal of what it does not know. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from drying_load where state_version <> ?",
+        "select id from drying_load where state_version <> ?",
         id ->
             loads
                 .findById(id)
@@ -76,7 +77,7 @@ public class Dryings {
                     }),
         DryingStorage.BOOK.version());
     catchUp.each(
-        "select household_id, id from drying_load l where not exists"
+        "select id from drying_load l where not exists"
             + " (select 1 from journal j where j.link = '/drawer/drying/' || l.id)",
         id -> {
           Drying drying = load(id).drying();

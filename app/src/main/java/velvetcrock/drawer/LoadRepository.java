@@ -8,8 +8,10 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Drying loads as they stand. */
+@Transactional(readOnly = true)
 interface LoadRepository extends Repository<LoadRow, UUID> {
   Optional<LoadRow> findById(UUID id);
 

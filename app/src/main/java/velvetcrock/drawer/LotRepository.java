@@ -9,11 +9,13 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.materia.HerbState;
 import velvetcrock.drawer.Drawer.Front;
 
 /** Lots as they stand. */
+@Transactional(readOnly = true)
 interface LotRepository extends Repository<LotRow, UUID> {
   Optional<LotRow> findById(UUID id);
 

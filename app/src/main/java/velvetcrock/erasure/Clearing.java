@@ -13,16 +13,15 @@ import velvetcrock.web.HouseholdCleared;
  */
 @Component
 public class Clearing {
-  /** What is deleted with what it hangs on. */
-  static final List<String> WITH_THEIR_OWNERS =
-      List.of("reading", "own_figure", "reading_rejected");
-
   /** What stays: the house itself and who lives there. */
   static final List<String> STAYS = List.of("household", "member");
 
   /** Tables with a household of their own, those that hang on others first. */
   static final List<String> TABLES =
       List.of(
+          "reading",
+          "reading_rejected",
+          "own_figure",
           "bottle_pass",
           "bottle_date_move",
           "look_photo",
@@ -72,9 +71,6 @@ public class Clearing {
    * Clears it, in the transaction that runs; who holds something of it is told once that is done.
    */
   public void clear(UUID household) {
-    jdbc.update(
-        "delete from reading where batch_id in (select id from batch where household_id = ?)",
-        household);
     TABLES.forEach(table -> clear(table, household));
     events.publishEvent(new HouseholdCleared(household));
   }

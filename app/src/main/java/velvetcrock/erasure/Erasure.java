@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -118,8 +119,8 @@ public class Erasure {
 
   private record Eraser(UUID householdId, String displayName) implements InHousehold {}
 
-  /** Erases the households whose thirty days are over. */
-  @Scheduled(cron = "0 10 4 * * *")
+  /** Erases the households whose thirty days are over; a house may be switched off at night. */
+  @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
   public void erase() {
     List<UUID> due =
         jdbc.queryForList(

@@ -4,12 +4,14 @@ import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -89,6 +91,18 @@ public class Journal {
         current.id(),
         ids.toArray(UUID[]::new));
     return known;
+  }
+
+  /** When the first thing that was written down happened; empty if nothing was. */
+  @Transactional(readOnly = true)
+  public Optional<Instant> first() {
+    return jdbc
+        .query(
+            "select happened_at from journal where household_id = ? order by happened_at limit 1",
+            (row, number) -> row.getTimestamp(1).toInstant(),
+            current.id())
+        .stream()
+        .findFirst();
   }
 
   /**

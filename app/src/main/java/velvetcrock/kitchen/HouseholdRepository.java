@@ -6,7 +6,9 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface HouseholdRepository extends JpaRepository<Household, UUID> {
   Optional<Household> findFirstByDemoOrderByCreatedAt(boolean demo);
 

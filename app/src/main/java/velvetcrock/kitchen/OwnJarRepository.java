@@ -3,7 +3,9 @@ package velvetcrock.kitchen;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface OwnJarRepository extends JpaRepository<OwnJar, UUID> {
   List<OwnJar> findAllByOrderByBrimMl();
 }

@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.repository.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** What households have of their own. */
+@Transactional(readOnly = true)
 interface OwnThingRepository extends Repository<OwnThing, UUID> {
   List<OwnThing> findAllByOrderByName();
 

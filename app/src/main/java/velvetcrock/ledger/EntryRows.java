@@ -6,8 +6,10 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** All lines of all logs. */
+@Transactional(readOnly = true)
 interface EntryRows extends Repository<EntryRow, UUID> {
   List<EntryRow> findBySubjectIdOrderByNumber(UUID subjectId);
 

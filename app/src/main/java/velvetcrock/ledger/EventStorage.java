@@ -116,10 +116,14 @@ public final class EventStorage<E extends Event<?>> {
     }
     try {
       int newest = kind(form).version();
-      if (version == newest) {
-        return JSON.readValue(data, form).event();
+      StoredEvent<E> stored =
+          version == newest
+              ? JSON.readValue(data, form)
+              : JSON.treeToValue(lifted(kind, version, newest, data), form);
+      if (stored == null) {
+        throw new Refused("data", "The entry’s data are missing.");
       }
-      return JSON.treeToValue(lifted(kind, version, newest, data), form).event();
+      return stored.event();
     } catch (JacksonException e) {
       throw new Refused("data", "The entry’s data cannot be read: " + why(e));
     }

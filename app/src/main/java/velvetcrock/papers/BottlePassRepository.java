@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface BottlePassRepository extends JpaRepository<BottlePass, UUID> {
   Optional<BottlePass> findByProductIdAndLetterAndRevokedAtIsNull(UUID productId, String letter);
 

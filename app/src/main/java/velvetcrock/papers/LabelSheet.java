@@ -7,6 +7,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import velvetcrock.core.Refused;
+import velvetcrock.web.QrCode;
 
 /**
  * Labels on sheets, as a PDF. The text of each is as large as its label allows, from {@value

@@ -12,7 +12,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.batch.BottleBook;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.core.Refused;
@@ -21,6 +20,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.Typed;
 
 /** Sheets of labels for bottles, as a PDF. */
@@ -34,18 +34,21 @@ class LabelsController {
   private final LabelWriter writer;
   private final Households households;
   private final Catalogues catalogues;
+  private final HouseName house;
 
   LabelsController(
       BottleBook book,
       Passes passes,
       LabelWriter writer,
       Households households,
-      Catalogues catalogues) {
+      Catalogues catalogues,
+      HouseName house) {
     this.book = book;
     this.passes = passes;
     this.writer = writer;
     this.households = households;
     this.catalogues = catalogues;
+    this.house = house;
   }
 
   /** A bottle to choose. */
@@ -53,7 +56,7 @@ class LabelsController {
 
   @GetMapping("/cellar/labels")
   String choose(LabelForm form, Model model) {
-    String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+    String here = house.link().toUriString();
     LabelForm first =
         new LabelForm(
             form.bottles(),

@@ -14,8 +14,10 @@ import org.springframework.security.crypto.keygen.BytesKeyGenerator;
 import org.springframework.security.crypto.keygen.KeyGenerators;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.web.AtHand;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
@@ -31,12 +33,22 @@ public class Passes {
   private final BottlePassRepository passes;
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
+  private final AtHand atHand;
+  private final TransactionTemplate transactions;
   private final Clock clock;
 
-  Passes(BottlePassRepository passes, JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+  Passes(
+      BottlePassRepository passes,
+      JdbcTemplate jdbc,
+      CurrentHousehold current,
+      AtHand atHand,
+      TransactionTemplate transactions,
+      Clock clock) {
     this.passes = passes;
     this.jdbc = jdbc;
     this.current = current;
+    this.atHand = atHand;
+    this.transactions = transactions;
     this.clock = clock;
   }
 
@@ -50,8 +62,9 @@ public class Passes {
   /** Whoever holds a bottle: sees its label and nothing else of the household. */
   private record Holder(UUID householdId, String displayName) implements InHousehold {}
 
-  /** A household's bottle. */
-  private record Found(UUID household, Held held) {}
+  /** What a token opens, and whose it is. */
+  private record Found(
+      UUID household, @Nullable UUID batch, @Nullable UUID product, String letter) {}
 
   /** The tokens of bottles by their codes; those that have none get one. */
   @Transactional
@@ -127,21 +140,40 @@ public class Passes {
    * @return empty where the token opens nothing
    */
   <T> Optional<T> opened(String token, Function<Held, T> work) {
+    Found found = transactions.execute(status -> found(token));
+    return Optional.ofNullable(found)
+        .map(
+            pass ->
+                current.actingAs(
+                    new Holder(pass.household(), ""),
+                    () -> work.apply(transactions.execute(status -> held(pass)))));
+  }
+
+  private @Nullable Found found(String token) {
+    atHand.shows(token);
     return jdbc
         .query(
-            "select p.household_id, x.code, t.code, p.letter from bottle_pass p"
-                + " left join batch x on x.id = p.batch_id left join product t on t.id = p.product_id"
-                + " where p.token = ? and p.revoked_at is null",
+            "select household_id, batch_id, product_id, letter from bottle_pass"
+                + " where token = ? and revoked_at is null",
             (row, number) ->
                 new Found(
                     row.getObject(1, UUID.class),
-                    new Held(row.getString(2), row.getString(3), row.getString(4))),
+                    row.getObject(2, UUID.class),
+                    row.getObject(3, UUID.class),
+                    row.getString(4)),
             token)
         .stream()
         .findFirst()
-        .map(
-            found ->
-                current.actingAs(
-                    new Holder(found.household(), ""), () -> work.apply(found.held())));
+        .orElse(null);
+  }
+
+  private Held held(Found pass) {
+    return new Held(code("batch", pass.batch()), code("product", pass.product()), pass.letter());
+  }
+
+  private @Nullable String code(String table, @Nullable UUID id) {
+    return id == null
+        ? null
+        : jdbc.queryForObject("select code from " + table + " where id = ?", String.class, id);
   }
 }

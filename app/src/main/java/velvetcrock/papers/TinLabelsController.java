@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import velvetcrock.core.Refused;
 import velvetcrock.core.product.ProductState;
 import velvetcrock.core.product.TinGroup;
@@ -23,6 +22,7 @@ import velvetcrock.products.ProductWords;
 import velvetcrock.products.Products;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.HouseName;
 import velvetcrock.web.Typed;
 
 /** Sheets of labels for the tins of a product, one for each tin, as a PDF. */
@@ -35,24 +35,27 @@ class TinLabelsController {
   private final TinLabelWriter writer;
   private final Households households;
   private final Catalogues catalogues;
+  private final HouseName house;
 
   TinLabelsController(
       Products products,
       Passes passes,
       TinLabelWriter writer,
       Households households,
-      Catalogues catalogues) {
+      Catalogues catalogues,
+      HouseName house) {
     this.products = products;
     this.passes = passes;
     this.writer = writer;
     this.households = households;
     this.catalogues = catalogues;
+    this.house = house;
   }
 
   @GetMapping("/products/{code}/labels")
   String choose(@PathVariable String code, Model model) {
     ProductRecord product = products.find(code);
-    String here = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+    String here = house.link().toUriString();
     List<String> all = product.state().filling().groups().stream().map(TinGroup::letter).toList();
     page(
         product,

@@ -5,7 +5,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface PlanRepository extends JpaRepository<PlanRow, UUID> {
   List<PlanRow> findByStatusOrderByBeginsAt(PlanRow.Status status);
 

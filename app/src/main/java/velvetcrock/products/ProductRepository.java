@@ -9,7 +9,9 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface ProductRepository extends JpaRepository<ProductRow, UUID> {
   Optional<ProductRow> findByCode(String code);
 

@@ -19,6 +19,7 @@ import velvetcrock.kitchen.FiguresChanged;
 import velvetcrock.kitchen.OwnKind;
 import velvetcrock.web.Afterwards;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /**
  * Products follow what is known of the oils in them: their dates and hazards, as these were when
@@ -44,15 +45,14 @@ class ProductsReckonedAnew {
   }
 
   /** Once after an upgrade: what was folded and dates that were reckoned by former rules. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void upgraded() {
     catchUp.each(
-        "select household_id, id from product where state_version <> ?",
+        "select id from product where state_version <> ?",
         products::foldAnew,
         ProductStorage.BOOK.version());
     catchUp.each(
-        "select household_id, id from product"
-            + " where reckoned_by <> ? and status in ('IN_THE_PAN', 'POURED')",
+        "select id from product where reckoned_by <> ? and status in ('IN_THE_PAN', 'POURED')",
         id -> {
           reckon(List.of(id), "how fast oils age in heat and cold is reckoned anew");
           products.reckoned(id);

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface RecipeVersionRepository extends JpaRepository<RecipeVersion, UUID> {
   List<RecipeVersion> findByRecipeIdOrderByNumberDesc(UUID recipeId);
 

@@ -68,6 +68,7 @@ class Traces {
   record Back(UUID lot, @Nullable String batch) {}
 
   /** Every lot that a product goes back to. */
+  @Transactional(readOnly = true)
   List<Back> back(UUID product) {
     return jdbc.query(
         "select distinct l.lot_id, s.batch_code from product_source s"
@@ -83,6 +84,7 @@ class Traces {
   }
 
   /** The lots that some products go back to, by product. */
+  @Transactional(readOnly = true)
   Map<UUID, List<UUID>> lots(List<UUID> products) {
     Map<UUID, List<UUID>> lots = new HashMap<>();
     UUID[] ids = products.toArray(UUID[]::new);
@@ -104,6 +106,7 @@ class Traces {
   }
 
   /** Every product that a lot went into, straight or by way of a batch; the newest first. */
+  @Transactional(readOnly = true)
   List<UUID> ofLot(UUID lot) {
     return distinct(
         jdbc.query(
@@ -123,6 +126,7 @@ class Traces {
   }
 
   /** Every product that a batch went into; the newest first. */
+  @Transactional(readOnly = true)
   List<UUID> ofBatch(String code) {
     return distinct(
         jdbc.query(

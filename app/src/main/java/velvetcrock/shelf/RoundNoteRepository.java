@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
+@Transactional(readOnly = true)
 interface RoundNoteRepository extends JpaRepository<RoundNote, UUID> {
   /** What counts now: what is put off or skipped until later, and every timer not yet stopped. */
   @Query(

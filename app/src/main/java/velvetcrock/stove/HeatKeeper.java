@@ -54,7 +54,7 @@ class HeatKeeper {
    * act of its own: one that its log cannot take leaves the others as they are.
    */
   void logExcursions(BatchRecord batch, PotHeat heat) {
-    List<RanHot> found = found(heat);
+    List<RanHot> found = found(batch, heat);
     List<BatchState.Excursion> logged = batch.state().heat().excursions();
     for (RanHot hot : found) {
       Optional<BatchState.Excursion> known = known(logged, hot);
@@ -76,7 +76,7 @@ class HeatKeeper {
 
   /** Whether the log says of times above the ceiling what the readings show. */
   boolean saysIt(BatchRecord batch, PotHeat heat) {
-    List<RanHot> found = found(heat);
+    List<RanHot> found = found(batch, heat);
     List<BatchState.Excursion> logged = batch.state().heat().excursions();
     return found.stream().allMatch(f -> known(logged, f).filter(l -> !grown(l, f)).isPresent())
         && logged.stream()
@@ -87,6 +87,12 @@ class HeatKeeper {
   private static Optional<BatchState.Excursion> known(
       List<BatchState.Excursion> logged, RanHot hot) {
     return logged.stream().filter(l -> same(l.from(), hot.from())).findFirst();
+  }
+
+  /** Once it is thrown out, its probe reads something else. */
+  private static List<RanHot> found(BatchRecord batch, PotHeat heat) {
+    Instant end = batch.state().endedAt();
+    return found(heat).stream().filter(hot -> end == null || hot.from().isBefore(end)).toList();
   }
 
   private static List<RanHot> found(PotHeat heat) {

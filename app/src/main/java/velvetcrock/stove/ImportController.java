@@ -24,6 +24,7 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.Cells;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Typed;
 
@@ -138,7 +139,7 @@ class ImportController {
     try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
       csv.printRecord("line", "why");
       for (Imports.Rejected bad : imports.rejected(id, Imports.MOST_REJECTED_KEPT)) {
-        csv.printRecord(bad.line(), bad.why());
+        csv.printRecord(bad.line(), Cells.guarded(bad.why()));
       }
     }
     return ResponseEntity.ok()

@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -21,6 +22,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import org.slf4j.Logger;
@@ -29,14 +31,17 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Refused;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.web.CatchUp;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.StoreTrouble;
 
 /**
  * Reads loggers' files, one after another, while their senders go on. A file is taken in one
@@ -44,6 +49,7 @@ import velvetcrock.web.NotFound;
  */
 @Service
 class Imports {
+  private static final Duration AGAIN = Duration.ofSeconds(3);
   private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
 
   /** So many bad lines are kept word by word; beyond that they are only counted. */
@@ -57,6 +63,7 @@ class Imports {
   private final TransactionTemplate transactions;
   private final JdbcTemplate jdbc;
   private final EntityManager entities;
+  private final CatchUp households;
   private final Clock clock;
   private final Map<UUID, Waiting> waiting = new ConcurrentHashMap<>();
   private final Map<UUID, Progress> progress = new ConcurrentHashMap<>();
@@ -75,6 +82,7 @@ class Imports {
       TransactionTemplate transactions,
       JdbcTemplate jdbc,
       EntityManager entities,
+      CatchUp households,
       Clock clock) {
     this.imports = imports;
     this.readings = readings;
@@ -82,6 +90,7 @@ class Imports {
     this.transactions = transactions;
     this.jdbc = jdbc;
     this.entities = entities;
+    this.households = households;
     this.clock = clock;
   }
 
@@ -119,10 +128,14 @@ class Imports {
    */
   @EventListener(ApplicationReadyEvent.class)
   void forgetInterrupted() {
-    jdbc.update(
-        "update reading_import set status = 'REFUSED', finished_at = now(), message = 'It was"
-            + " interrupted, and nothing was taken. Send it again.'"
-            + " where status in ('READING', 'ASKED')");
+    households.inEach(
+        () ->
+            transactions.executeWithoutResult(
+                status ->
+                    jdbc.update(
+                        "update reading_import set status = 'REFUSED', finished_at = now(),"
+                            + " message = 'It was interrupted, and nothing was taken. Send it"
+                            + " again.' where status in ('READING', 'ASKED')")));
   }
 
   /**
@@ -139,7 +152,12 @@ class Imports {
     String by = current.name();
     Path kept = keep(file);
     ReadingImport row = new ReadingImport(batch.id(), shortened, size(kept), by, clock.instant());
-    transactions.executeWithoutResult(status -> entities.persist(row));
+    try {
+      transactions.executeWithoutResult(status -> entities.persist(row));
+    } catch (RuntimeException away) {
+      delete(kept);
+      throw away;
+    }
     try (InputStream in = Files.newInputStream(kept)) {
       LoggerFile logger = LoggerFile.of(in);
       Set<LoggerFile.Question> open = open(logger, choices);
@@ -242,12 +260,27 @@ class Imports {
     }
   }
 
+  /** Where the store is away, it waits: until it is back no other file could be taken either. */
   private void refuse(UUID id, String why, Progress far, Rejections bad) {
-    transactions.executeWithoutResult(
-        status -> {
-          keepRejected(id, bad.kept);
-          imports.findById(id).orElseThrow().refused(why, far.lines, bad.count, clock.instant());
-        });
+    while (!worker.isShutdown()) {
+      try {
+        transactions.executeWithoutResult(
+            status -> {
+              keepRejected(id, bad.kept);
+              imports
+                  .findById(id)
+                  .orElseThrow()
+                  .refused(why, far.lines, bad.count, clock.instant());
+            });
+        return;
+      } catch (RuntimeException failed) {
+        if (StoreTrouble.of(failed).isEmpty()) {
+          throw failed;
+        }
+        LOG.info("That a file was not taken is said later: {}", failed.getMessage());
+        LockSupport.parkNanos(AGAIN.toNanos());
+      }
+    }
   }
 
   private static void feed(
@@ -369,6 +402,7 @@ class Imports {
   }
 
   /** The first bad lines of one. */
+  @Transactional(readOnly = true)
   List<Rejected> rejected(UUID id, int most) {
     return jdbc.query(
         "select line, why from reading_rejected where import_id = ? order by line limit ?",
@@ -398,11 +432,15 @@ class Imports {
   }
 
   private static Path keep(InputStream file) {
+    Path kept = null;
     try {
-      Path kept = Files.createTempFile("readings", ".csv");
+      kept = Files.createTempFile("readings", ".csv");
       Files.copy(file, kept, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
       return kept;
     } catch (IOException e) {
+      if (kept != null) {
+        delete(kept);
+      }
       throw new UncheckedIOException(e);
     }
   }

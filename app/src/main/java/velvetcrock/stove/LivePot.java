@@ -14,7 +14,7 @@ import velvetcrock.core.materia.Catalogue;
 
 /**
  * A batch with its readings and what they amount to, held in memory while somebody is interested. A
- * reading that comes last is added; everything else has it reckoned anew.
+ * reading that comes last is added; one that comes late has it reckoned anew.
  */
 final class LivePot {
   /** What is assumed changes with the clock; so often it is reckoned anew. */
@@ -27,6 +27,8 @@ final class LivePot {
   private boolean fromFile;
   private @Nullable PotHeat heat;
   private Instant reckonedAt = Instant.EPOCH;
+  private boolean settling;
+  private boolean more;
 
   LivePot(UUID householdId, ZoneId zone, BatchRecord batch, Series series, boolean fromFile) {
     this.householdId = householdId;
@@ -62,21 +64,35 @@ final class LivePot {
     batch = now;
   }
 
-  /** Adds readings; false if they are not the last, and all have to be fetched again. */
-  synchronized boolean add(List<Reading> readings) {
-    for (Reading reading : readings) {
-      long millis = reading.at().toEpochMilli();
-      int size = series.size();
-      if (size > 0 && millis <= series.millis(size - 1)) {
-        return false;
-      }
-      series = series.with(millis, reading.celsius());
-      fromFile = false;
-      if (heat != null && !heat.read(millis, reading.celsius())) {
+  /** Adds readings, in order among themselves; those that it has already are passed over. */
+  synchronized void add(List<Reading> readings) {
+    Series.Builder came = Series.builder();
+    readings.forEach(r -> came.addUnlessSame(r.at().toEpochMilli(), r.celsius()));
+    Series added = came.build();
+    int before = series.size();
+    long last = before == 0 ? Long.MIN_VALUE : series.millis(before - 1);
+    series = series.with(added);
+    fromFile &= series.millis(series.size() - 1) == last;
+    for (int i = 0; i < added.size() && heat != null; i++) {
+      if (!heat.read(added.millis(i), added.celsius(i))) {
         heat = null;
       }
     }
-    return true;
+  }
+
+  /** Whether nobody brings its log in line now; else whoever does will see to what came, too. */
+  synchronized boolean beginSettling() {
+    more = settling;
+    boolean free = !settling;
+    settling = true;
+    return free;
+  }
+
+  /** Ends that; true if more came meanwhile, and it is to be done once more. */
+  synchronized boolean moreToSettle() {
+    settling = more;
+    more = false;
+    return settling;
   }
 
   /** What it amounts to now. */

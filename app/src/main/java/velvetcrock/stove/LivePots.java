@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
@@ -34,10 +33,10 @@ class LivePots implements HeatWatch {
   private final Households households;
   private final CurrentHousehold current;
   private final Catalogues catalogues;
-  private final Cache<UUID, LivePot> pots =
+  private final Cache<Known, LivePot> pots =
       Caffeine.newBuilder()
           .maximumWeight(MOST_READINGS)
-          .weigher((UUID id, LivePot pot) -> Math.max(LEAST_WEIGHT, pot.series().size()))
+          .weigher((Known key, LivePot pot) -> Math.max(LEAST_WEIGHT, pot.series().size()))
           .expireAfterAccess(Duration.ofHours(6))
           .build();
 
@@ -65,8 +64,8 @@ class LivePots implements HeatWatch {
   LivePot of(BatchRecord batch) {
     LivePot pot =
         pots.get(
-            batch.id(),
-            id ->
+            key(batch.id()),
+            key ->
                 new LivePot(
                     current.id(),
                     households.current().zone(),
@@ -81,8 +80,12 @@ class LivePots implements HeatWatch {
   /** One that is held already, as the last change left it; else it is found. */
   LivePot held(String code) {
     UUID id = ids.get(current.id() + code);
-    LivePot pot = id == null ? null : pots.getIfPresent(id);
+    LivePot pot = id == null ? null : pots.getIfPresent(key(id));
     return pot == null ? of(code) : pot;
+  }
+
+  private Known key(UUID batch) {
+    return new Known(current.id(), batch);
   }
 
   /** A batch of the current household by its code. */
@@ -90,17 +93,20 @@ class LivePots implements HeatWatch {
     return of(batches.find(code));
   }
 
-  /** The pot that a change is about, brought up to it; empty where nobody was interested. */
-  Optional<LivePot> follow(BatchChanged change) {
-    LivePot pot = pots.getIfPresent(change.batchId());
-    if (pot == null) {
-      return Optional.empty();
-    }
-    if (change.readings().isEmpty() || !pot.add(change.readings())) {
-      pots.invalidate(change.batchId());
-      return Optional.empty();
-    }
-    return Optional.of(pot);
+  /**
+   * The pot that readings came for, with them. Fetched first where it is not held: whoever fetches
+   * it at the same time may have looked before they were stored.
+   */
+  LivePot follow(BatchChanged change) {
+    LivePot held = pots.getIfPresent(key(change.batchId()));
+    LivePot pot = held == null ? of(change.code()) : held;
+    pot.add(change.readings());
+    return pot;
+  }
+
+  /** Fetches its readings again when they are next wanted. */
+  void forget(BatchChanged change) {
+    pots.invalidate(key(change.batchId()));
   }
 
   @TransactionalEventListener
@@ -108,13 +114,13 @@ class LivePots implements HeatWatch {
     String of = cleared.household().toString();
     ids.entrySet().stream()
         .filter(e -> e.getKey().startsWith(of))
-        .forEach(e -> pots.invalidate(e.getValue()));
+        .forEach(e -> pots.invalidate(new Known(cleared.household(), e.getValue())));
     ids.keySet().removeIf(key -> key.startsWith(of));
   }
 
   /** Log entries leave the readings as they are. */
   void logChanged(UUID batchId, String code) {
-    if (pots.getIfPresent(batchId) != null) {
+    if (pots.getIfPresent(key(batchId)) != null) {
       of(code);
     }
   }

@@ -50,7 +50,7 @@ public class StandIns {
   private final Catalogues catalogues;
   private final CurrentHousehold current;
   private final Clock clock;
-  private final Map<UUID, Running> running = new ConcurrentHashMap<>();
+  private final Map<Known, Running> running = new ConcurrentHashMap<>();
   private final ScheduledExecutorService ticker =
       Executors.newSingleThreadScheduledExecutor(
           work -> {
@@ -96,7 +96,7 @@ public class StandIns {
   }
 
   boolean runs(UUID batchId) {
-    return running.containsKey(batchId);
+    return running.containsKey(new Known(current.id(), batchId));
   }
 
   /** Puts a probe into every pot of the current household that stands on the heat and was read. */
@@ -119,7 +119,8 @@ public class StandIns {
         .filter(r -> Duration.between(r.at(), now).compareTo(Duration.ofMinutes(30)) < 0)
         .ifPresent(r -> pot.warmTo(r.celsius()));
     running.put(
-        batch.id(), new Running(new Probe(current.id(), "Stand-in probe"), batch.code(), pot, now));
+        new Known(current.id(), batch.id()),
+        new Running(new Probe(current.id(), "Stand-in probe"), batch.code(), pot, now));
   }
 
   @TransactionalEventListener
@@ -128,11 +129,11 @@ public class StandIns {
   }
 
   void stop(BatchRecord batch) {
-    running.remove(batch.id());
+    running.remove(new Known(current.id(), batch.id()));
   }
 
   private void tick() {
-    for (Iterator<Map.Entry<UUID, Running>> all = running.entrySet().iterator(); all.hasNext(); ) {
+    for (Iterator<Map.Entry<Known, Running>> all = running.entrySet().iterator(); all.hasNext(); ) {
       Running one = all.next().getValue();
       try {
         if (clock.instant().isAfter(one.until)) {

@@ -1,17 +1,12 @@
 package velvetcrock.stove;
 
-import java.util.Optional;
-import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
-import velvetcrock.core.jar.PotHeat;
-import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.Afterwards;
 import velvetcrock.web.CurrentHousehold;
-import velvetcrock.web.InHousehold;
 
 /**
  * What the stove does when a batch changed: follows it, writes down what it shows, tells who looks.
@@ -19,34 +14,29 @@ import velvetcrock.web.InHousehold;
 @Component
 class StoveListener {
   private final LivePots pots;
+  private final Settling settling;
   private final HeatKeeper keeper;
   private final Batches batches;
-  private final Catalogues catalogues;
   private final StoveHub hub;
   private final CurrentHousehold current;
   private final Afterwards afterwards;
-  private final java.time.Clock clock;
 
   StoveListener(
       LivePots pots,
+      Settling settling,
       HeatKeeper keeper,
       Batches batches,
-      Catalogues catalogues,
       StoveHub hub,
       CurrentHousehold current,
-      Afterwards afterwards,
-      java.time.Clock clock) {
+      Afterwards afterwards) {
     this.pots = pots;
+    this.settling = settling;
     this.keeper = keeper;
     this.batches = batches;
-    this.catalogues = catalogues;
     this.hub = hub;
     this.current = current;
     this.afterwards = afterwards;
-    this.clock = clock;
   }
-
-  private record Watcher(UUID householdId, String displayName) implements InHousehold {}
 
   /** Once the change is stored and its connection given back. */
   @EventListener
@@ -56,42 +46,19 @@ class StoveListener {
 
   private void stored(BatchChanged change) {
     current.actingAs(
-        new Watcher(change.householdId(), "The stove"),
+        new Settling.Watcher(change.householdId()),
         () -> {
           switch (change.what()) {
-            case READINGS -> readings(change);
+            case READINGS -> settling.read(pots.follow(change));
             case FILE -> {
-              pots.follow(change);
-              settle(change.code(), true);
+              pots.forget(change);
+              settling.readFile(change.code());
             }
             case LOG -> logChanged(change);
           }
           hub.changed(change.householdId(), change.code());
           return null;
         });
-  }
-
-  /** The quick path: once a second from every probe. */
-  private void readings(BatchChanged change) {
-    Optional<LivePot> followed = pots.follow(change);
-    if (followed.isEmpty()) {
-      settle(change.code(), false);
-      return;
-    }
-    LivePot pot = followed.get();
-    PotHeat heat = pot.heat(catalogues.current(), clock.instant());
-    if (!keeper.saysIt(pot.batch(), heat)) {
-      settle(change.code(), false);
-    }
-  }
-
-  private void settle(String code, boolean learn) {
-    BatchRecord batch = batches.find(code);
-    LivePot pot = pots.of(batch);
-    keeper.logExcursions(batch, pot.heat(catalogues.current(), clock.instant()));
-    if (learn) {
-      keeper.learn(batch, pot.series());
-    }
   }
 
   private void logChanged(BatchChanged change) {

@@ -8,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.SpeedLesson;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.MovedIn;
 
 /** Learns from trials that were judged blind how fast herbs give, way by way. */
 @Component
@@ -25,10 +26,10 @@ class TrialTeacher {
   }
 
   /** Learns from trials that were judged before anything was learned of them. */
-  @EventListener(ApplicationReadyEvent.class)
+  @EventListener({ApplicationReadyEvent.class, MovedIn.class})
   void catchUp() {
     catchUp.each(
-        "select household_id, id from trial t where revealed_at is not null and not exists"
+        "select id from trial t where revealed_at is not null and not exists"
             + " (select 1 from speed_lesson l where l.trial_id = t.id)"
             + " and exists (select 1 from trial_judging j where j.trial_id = t.id and j.blind)",
         this::learn);

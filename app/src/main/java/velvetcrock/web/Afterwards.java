@@ -3,9 +3,9 @@ package velvetcrock.web;
 import jakarta.persistence.EntityManagerFactory;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -16,15 +16,15 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * never done; what follows and fails itself is logged, and takes nothing back.
  */
 @Component("transactionManager")
-public class Afterwards extends JpaTransactionManager {
+public class Afterwards extends HouseholdTransactions {
   private static final long serialVersionUID = 1L;
   private static final Logger LOG = LoggerFactory.getLogger(Afterwards.class);
 
   private static final ThreadLocal<Deque<Runnable>> WAITING =
       ThreadLocal.withInitial(ArrayDeque::new);
 
-  Afterwards(EntityManagerFactory entities) {
-    super(entities);
+  Afterwards(EntityManagerFactory entities, DataSource connections, CurrentHousehold current) {
+    super(entities, connections, current);
   }
 
   /** Does something once the transaction that runs now is stored; at once where none runs. */

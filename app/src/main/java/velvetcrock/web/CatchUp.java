@@ -1,6 +1,7 @@
 package velvetcrock.web;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -20,31 +21,45 @@ public class CatchUp {
     this.transactions = transactions;
   }
 
-  private record Missing(UUID household, UUID id) {}
-
   private record Scribe(UUID householdId, String displayName) implements InHousehold {}
 
   /**
-   * Does something for each thing that a query finds, on behalf of its household and in a
+   * Does something for each thing that a query finds in any household, on its behalf and in a
    * transaction of its own.
    *
-   * @param sql finds a household’s id and a thing’s id a row
+   * @param sql finds a thing’s id a row
    * @param given what stands for the question marks in it
    */
   public void each(String sql, Consumer<UUID> work, Object... given) {
-    List<Missing> missing =
-        jdbc.query(
-            sql,
-            (row, number) ->
-                new Missing(row.getObject(1, UUID.class), row.getObject(2, UUID.class)),
-            given);
-    for (Missing one : missing) {
+    inEach(
+        () -> {
+          List<UUID> missing =
+              transactions.execute(status -> jdbc.queryForList(sql, UUID.class, given));
+          Objects.requireNonNull(missing)
+              .forEach(id -> transactions.executeWithoutResult(status -> work.accept(id)));
+        });
+  }
+
+  /**
+   * Does something on behalf of each household, one after another; of the one alone that somebody
+   * acts for already.
+   *
+   * @return how many there are
+   */
+  public int inEach(Runnable work) {
+    if (current.who().isPresent()) {
+      work.run();
+      return 1;
+    }
+    List<UUID> households = jdbc.queryForList("select id from household", UUID.class);
+    for (UUID household : households) {
       current.actingAs(
-          new Scribe(one.household(), ""),
+          new Scribe(household, ""),
           () -> {
-            transactions.executeWithoutResult(status -> work.accept(one.id()));
+            work.run();
             return null;
           });
     }
+    return households.size();
   }
 }

@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.sql.SQLException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -51,7 +50,7 @@ class StoreTroubles extends OncePerRequestFilter {
     }
     try {
       chain.doFilter(request, response);
-    } catch (ServletException | RuntimeException failed) {
+    } catch (ServletException | IOException | RuntimeException failed) {
       String words = words(failed);
       if (words == null || response.isCommitted()) {
         throw failed;
@@ -61,21 +60,17 @@ class StoreTroubles extends OncePerRequestFilter {
     }
   }
 
-  /** What is the matter with the database; null where it is something else. */
+  /** What is the matter with the store; null where it is something else. */
   private @Nullable String words(Throwable failed) {
-    for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
-      if (cause instanceof SQLException sql) {
-        String state = String.valueOf(sql.getSQLState());
-        if (state.equals("53100")) {
-          return FULL;
-        }
-        if (state.startsWith("08") || state.startsWith("57P") || sql.getSQLState() == null) {
-          watch.look();
-          return watch.away() || state.startsWith("57P") ? AWAY : null;
-        }
-      }
+    StoreTrouble trouble = StoreTrouble.of(failed).orElse(null);
+    if (trouble == StoreTrouble.BROKEN) {
+      watch.look();
+      return watch.away() ? AWAY : null;
     }
-    return null;
+    if (trouble == StoreTrouble.AWAY) {
+      watch.look();
+    }
+    return trouble == null ? null : trouble == StoreTrouble.FULL ? FULL : AWAY;
   }
 
   private static void say(HttpServletRequest request, HttpServletResponse response, String words)

@@ -7,10 +7,8 @@ import java.util.stream.Stream;
 public final class ClearedTables {
   private ClearedTables() {}
 
-  /** Those that are cleared, those that go with others, and those that stay. */
+  /** Those that are cleared and those that stay. */
   public static List<String> known() {
-    return Stream.of(Clearing.TABLES, Clearing.WITH_THEIR_OWNERS, Clearing.STAYS)
-        .flatMap(List::stream)
-        .toList();
+    return Stream.of(Clearing.TABLES, Clearing.STAYS).flatMap(List::stream).toList();
   }
 }

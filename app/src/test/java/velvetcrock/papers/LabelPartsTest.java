@@ -26,6 +26,7 @@ import velvetcrock.papers.LabelText.Run;
 import velvetcrock.papers.LabelText.Style;
 import velvetcrock.web.Customs;
 import velvetcrock.web.Formats;
+import velvetcrock.web.QrCode;
 
 /** What a sheet of labels is made of. */
 class LabelPartsTest {

@@ -199,12 +199,6 @@ public record Charged(
     }
     household.lots(this, problems);
     household.own(Surroundings.Belonging.BATCH, manner.again(), "manner.again", problems);
-    InTrial trial = manner.trial();
-    household.own(
-        Surroundings.Belonging.TRIAL,
-        trial == null ? null : trial.id().toString(),
-        "manner.trial.id",
-        problems);
     Stand known = problems.attempt("stand.place", () -> household.place(stand));
     Earlier earlier = manner.earlier();
     Surroundings.Recharged recharged =

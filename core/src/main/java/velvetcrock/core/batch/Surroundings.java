@@ -25,8 +25,6 @@ public interface Surroundings {
     HEATER,
     /** A picture of this household's, by its id. */
     PHOTO,
-    /** A trial, by its id. */
-    TRIAL,
     /** A batch, by its code. */
     BATCH
   }

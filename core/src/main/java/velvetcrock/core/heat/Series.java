@@ -103,6 +103,34 @@ public final class Series {
     return new Series(copy, size + 1);
   }
 
+  /** The series with another's readings between its own; of the same time the first one stands. */
+  public Series with(Series other) {
+    if (size == 0 || other.size == 0) {
+      return size == 0 ? other : this;
+    }
+    if (other.millis(0) > millis(size - 1)) {
+      Series longer = this;
+      for (int i = 0; i < other.size; i++) {
+        longer = longer.with(other.millis(i), other.celsius(i));
+      }
+      return longer;
+    }
+    Builder both = new Builder(size + other.size);
+    int mine = 0;
+    int theirs = 0;
+    while (mine < size || theirs < other.size) {
+      boolean next = theirs == other.size || mine < size && millis(mine) <= other.millis(theirs);
+      if (next) {
+        both.addUnlessSame(millis(mine), celsius(mine));
+        mine++;
+      } else {
+        both.addUnlessSame(other.millis(theirs), other.celsius(theirs));
+        theirs++;
+      }
+    }
+    return both.build();
+  }
+
   /** How many there are. */
   public int size() {
     return size;

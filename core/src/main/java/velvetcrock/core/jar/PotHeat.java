@@ -30,8 +30,8 @@ import velvetcrock.core.materia.Method;
 
 /**
  * A batch's heat as it happens: where its oil should be, how the trace so far compares, the pull
- * gained and the shelf life used. New readings at the end are added one by one. Not safe for use by
- * several threads.
+ * gained and the shelf life used. New readings at the end are added one by one, also while others
+ * look: each answer is of one moment.
  */
 public final class PotHeat {
   private static final double MILLIS_PER_HOUR = 3_600_000;
@@ -115,7 +115,7 @@ public final class PotHeat {
    *
    * @return false if it is not later than the last, or changes what was assumed: reckon anew then
    */
-  public boolean read(long millis, double celsius) {
+  public synchronized boolean read(long millis, double celsius) {
     if (!course.assumed().isEmpty() || readings > 0 && millis <= lastMillis) {
       return false;
     }
@@ -154,12 +154,12 @@ public final class PotHeat {
   }
 
   /** How many readings there are. */
-  public int readings() {
+  public synchronized int readings() {
     return readings;
   }
 
   /** How far apart its last readings are, s; empty where too few came to call it a probe. */
-  public OptionalDouble usualGapSeconds() {
+  public synchronized OptionalDouble usualGapSeconds() {
     if (recent.size() < FEWEST_OF_A_PROBE) {
       return OptionalDouble.empty();
     }
@@ -172,7 +172,7 @@ public final class PotHeat {
   }
 
   /** The last reading. */
-  public Optional<BatchReckoning.Reading> last() {
+  public synchronized Optional<BatchReckoning.Reading> last() {
     return readings == 0
         ? Optional.empty()
         : Optional.of(new BatchReckoning.Reading(Instant.ofEpochMilli(lastMillis), lastC));
@@ -202,7 +202,7 @@ public final class PotHeat {
    * The swing of a thermostat, where the last hour shows one: where the oil heads now it has been
    * before in that hour, and came back.
    */
-  public Optional<Range> swing() {
+  public synchronized Optional<Range> swing() {
     if (recent.isEmpty()) {
       return Optional.empty();
     }
@@ -227,24 +227,24 @@ public final class PotHeat {
   }
 
   /** Where the last readings head. */
-  public Optional<Forecast> forecast() {
+  public synchronized Optional<Forecast> forecast() {
     boolean water = state.heat().now().map(s -> s.bath() != null).orElse(false);
     Optional<Forecast> forecast = Forecast.of(new ArrayList<>(recent));
     return water ? forecast.map(Forecast::inWater) : forecast;
   }
 
   /** What the course amounts to; empty with fewer than two points. */
-  public Optional<HeatStatistics> statistics() {
+  public synchronized Optional<HeatStatistics> statistics() {
     return tally.points() < 2 ? Optional.empty() : Optional.of(tally.statistics());
   }
 
   /** The stretch above the ceiling that lasts still. */
-  public Optional<HeatStatistics.Excursion> excursionNow() {
+  public synchronized Optional<HeatStatistics.Excursion> excursionNow() {
     return tally.excursionNow();
   }
 
   /** The pull until a moment; hours that nothing covers count as the place's warmth. */
-  public Pull pull(Instant now) {
+  public synchronized Pull pull(Instant now) {
     Double celsius = state.stand().celsius();
     double drawing = (now.toEpochMilli() - zeroMillis) / MILLIS_PER_HOUR - drawsFromHours;
     double untraced = Math.max(0, Math.min(untracedHours(now), drawing));
@@ -252,7 +252,7 @@ public final class PotHeat {
   }
 
   /** Shelf life used until a moment, days at 20 °C in the dark; untraced hours count at 20 °C. */
-  public double spentDays(Instant now) {
+  public synchronized double spentDays(Instant now) {
     Light light = reckoning.light(state.stand());
     return (tally.ageingHours() + untracedHours(now)) / HOURS_PER_DAY * light.factor();
   }
@@ -268,7 +268,7 @@ public final class PotHeat {
    *
    * @param now until when what is on the heat counts
    */
-  public double servedHours(Instant now) {
+  public synchronized double servedHours(Instant now) {
     if (!state.heat().stints().isEmpty()) {
       return state.heat().hours(now);
     }

@@ -1,4 +1,4 @@
-package velvetcrock.papers;
+package velvetcrock.web;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -16,14 +16,14 @@ import java.util.Map;
  * @param side modules on a side, with the light margin that readers need
  * @param bars runs of dark modules, row by row
  */
-record QrCode(int side, List<Bar> bars) {
+public record QrCode(int side, List<Bar> bars) {
   private static final int MARGIN = 4;
 
   /** Dark modules side by side, from the upper left. */
-  record Bar(int x, int y, int length) {}
+  public record Bar(int x, int y, int length) {}
 
   /** The code of an address, readable with up to 15 % of it spoiled. */
-  static QrCode of(String address) {
+  public static QrCode of(String address) {
     BitMatrix matrix;
     try {
       matrix =
@@ -56,5 +56,14 @@ record QrCode(int side, List<Bar> bars) {
       }
     }
     return new QrCode(matrix.getWidth(), bars);
+  }
+
+  /** The dark modules as an outline of SVG, a module being one unit. */
+  public String outline() {
+    StringBuilder drawn = new StringBuilder();
+    for (Bar bar : bars) {
+      drawn.append("M%d %dh%dv1h-%dz".formatted(bar.x(), bar.y(), bar.length(), bar.length()));
+    }
+    return drawn.toString();
   }
 }

@@ -1,0 +1,73 @@
+package velvetcrock.web;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.util.UUID;
+import javax.sql.DataSource;
+import org.springframework.jdbc.datasource.DataSourceUtils;
+import org.springframework.orm.jpa.EntityManagerHolder;
+import org.springframework.orm.jpa.JpaTransactionManager;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Begins each transaction by telling the database for whom it works: it shows the rows of that
+ * household and no others. Whoever asks outside a transaction, or on behalf of nobody, finds
+ * nothing. Said for the transaction alone, so that no connection carries a household on.
+ */
+abstract class HouseholdTransactions extends JpaTransactionManager {
+  private static final long serialVersionUID = 1;
+
+  private final transient CurrentHousehold current;
+  private final transient DataSource connections;
+
+  HouseholdTransactions(
+      EntityManagerFactory factory, DataSource connections, CurrentHousehold current) {
+    super(factory);
+    this.current = current;
+    this.connections = connections;
+    setDataSource(connections);
+  }
+
+  @Override
+  protected void doBegin(Object transaction, TransactionDefinition definition) {
+    super.doBegin(transaction, definition);
+    try {
+      current.who().ifPresent(who -> say(who.householdId()));
+    } catch (RuntimeException e) {
+      giveUp(transaction);
+      throw e;
+    }
+  }
+
+  /** What has begun is not to lie about: whoever asks next would find it. */
+  private void giveUp(Object transaction) {
+    EntityManagerHolder begun =
+        (EntityManagerHolder)
+            TransactionSynchronizationManager.getResource(obtainEntityManagerFactory());
+    try {
+      if (begun != null && begun.getEntityManager().getTransaction().isActive()) {
+        begun.getEntityManager().getTransaction().rollback();
+      }
+    } catch (RuntimeException gone) {
+      logger.debug("What had begun could not be taken back", gone);
+    } finally {
+      doCleanupAfterCompletion(transaction);
+    }
+  }
+
+  private void say(UUID household) {
+    Connection connection = DataSourceUtils.getConnection(connections);
+    try (PreparedStatement statement = connection.prepareStatement(AtHand.HOUSEHOLD)) {
+      statement.setString(1, household.toString());
+      statement.execute();
+    } catch (SQLException e) {
+      throw new CannotCreateTransactionException("The store does not answer.", e);
+    } finally {
+      DataSourceUtils.releaseConnection(connection, connections);
+    }
+  }
+}
