@@ -17,12 +17,15 @@ import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Timeout;
 import velvetcrock.kitchen.Household;
 
-/** The real interface in Debian's headless Chromium. */
+/** The real interface in Debian's headless Chromium; one that hangs fails its test soon. */
+@Timeout(value = 6, unit = TimeUnit.MINUTES)
 abstract class BrowserPages extends AppTest {
   static final String PASSWORD = "a long enough password";
 
@@ -138,6 +141,12 @@ abstract class BrowserPages extends AppTest {
   static void arrived(Page page, String url) {
     assertThat(page).hasURL(Pattern.compile(url));
     page.waitForLoadState();
+  }
+
+  /** Presses a key that the page's own scripts hear, once they are there. */
+  static void key(Page page, String key) {
+    page.waitForLoadState();
+    page.keyboard().press(key);
   }
 
   static void press(Page page, String button) {

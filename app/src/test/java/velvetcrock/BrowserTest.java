@@ -78,16 +78,16 @@ class BrowserTest extends BrowserPages {
   void aTaskIsDoneAndTakenBackByKeyboardAlone() {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
-      page.keyboard().press("2");
+      key(page, "2");
       arrived(page, "/bench$");
-      page.keyboard().press("1");
+      key(page, "1");
       arrived(page, "/$");
       int before = page.locator("[data-tick]:visible").count();
       nextUntil(page, "Done: Shake");
       page.keyboard().press("Enter");
       assertThat(page.locator(".notice")).containsText("shaken");
       assertThat(page.locator("[data-tick]:visible")).hasCount(before - 1);
-      page.keyboard().press("u");
+      key(page, "u");
       assertThat(page.locator(".notice")).containsText("Taken back");
       assertThat(page.locator("[data-tick]:visible")).hasCount(before);
     }
@@ -96,7 +96,7 @@ class BrowserTest extends BrowserPages {
   /** Walks the round by its key until the task stands under the keyboard. */
   private static void nextUntil(Page page, String task) {
     for (int presses = 0; presses < 60; presses++) {
-      page.keyboard().press("n");
+      key(page, "n");
       String here = page.locator("[data-tick]:focus").getAttribute("aria-label");
       if (here.startsWith(task)) {
         return;
@@ -150,7 +150,7 @@ class BrowserTest extends BrowserPages {
       page.navigate("/sign-in");
       enter(page, "Look around the demo kitchen");
       arrived(page, "/$");
-      page.keyboard().press("2");
+      key(page, "2");
       arrived(page, "/bench$");
       typeInto(page, "Cut", "powder");
       typeInto(page, "How much herb", "30 g");
@@ -162,7 +162,7 @@ class BrowserTest extends BrowserPages {
       arrived(page, "/batches/[A-Z0-9]+$");
       enter(page, "Shaken");
       assertThat(page.locator(".notice")).containsText("Shaken");
-      page.keyboard().press("u");
+      key(page, "u");
       assertThat(page.locator(".replaced")).containsText("Shaken");
       tabTo(page, page.locator("a[href$='/strain']").first());
       page.keyboard().press("Enter");

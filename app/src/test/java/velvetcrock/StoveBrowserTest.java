@@ -127,7 +127,7 @@ class StoveBrowserTest extends BrowserPages {
   void aLostConnectionIsSaidAndRecovers() {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
-      page.keyboard().press("3");
+      key(page, "3");
       arrived(page, "/stove$");
       assertThat(page.locator("[data-live]")).hasText("Live");
       page.route("**/stove/live", route -> route.abort());

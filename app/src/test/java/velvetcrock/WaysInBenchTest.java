@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -236,6 +237,25 @@ class WaysInBenchTest extends AppTest {
     visit(keeper, page)
         .andExpect(content().string(containsString("Weighing the spirit out")))
         .andExpect(content().string(containsString("Close it, shake it, loosen it again")));
+  }
+
+  @Test
+  void theOilToPourOnIsProposedInTheHousesOwnUnits() throws Exception {
+    say("herbs[0].cut", "GROUND", "method", "SPIRIT", "abv", "75", "dose", "0.5");
+    BatchRecord batch =
+        charged("read", "spirit-fire", "chargedOn", today().minusDays(2).toString());
+    assertThat(pouredOn(batch)).endsWith(" ml");
+
+    TestCluster.shared()
+        .owner()
+        .update("update household set volumes = 'CUPS' where id = ?", keeper.householdId());
+    assertThat(pouredOn(batch)).endsWith(" fl oz");
+  }
+
+  private String pouredOn(BatchRecord batch) throws Exception {
+    String page =
+        visit(keeper, "/batches/" + batch.code()).andReturn().getResponse().getContentAsString();
+    return Jsoup.parse(page).select("#poured").val();
   }
 
   @Test

@@ -42,7 +42,7 @@ class WaysInBrowserTest extends BrowserPages {
   void driedFromTheBunchToTheDrawerAndIntoAJar() {
     try (Page page = page(1280, ColorScheme.LIGHT)) {
       enterDemo(page);
-      page.keyboard().press("6");
+      key(page, "6");
       arrived(page, "/drawer$");
       page.getByText("Hang up or spread herb").click();
       choose(page, "Herb", "chickweed");
