@@ -3,6 +3,7 @@ import { execFileSync } from "node:child_process";
 import { cpSync, mkdirSync, rmSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { buildSync } from "esbuild";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const assets = process.argv[2] ?? join(here, "../resources/static/assets");
@@ -40,7 +41,22 @@ cpSync(join(here, "app.js"), join(assets, "app.js"));
 cpSync(join(here, "lists.js"), join(assets, "lists.js"));
 cpSync(join(here, "stove.js"), join(assets, "stove.js"));
 cpSync(join(here, "passkeys.js"), join(assets, "passkeys.js"));
-cpSync(join(here, "sw.js"), join(assets, "sw.js"));
+// The worker and what pages say of it, each with the libraries it uses in one file.
+for (const [from, to] of [
+  ["away/worker.js", "sw.js"],
+  ["away/page.js", "away.js"],
+]) {
+  buildSync({
+    entryPoints: [join(here, from)],
+    outfile: join(assets, to),
+    bundle: true,
+    minify: true,
+    format: "iife",
+    target: "es2022",
+    define: { "process.env.NODE_ENV": '"production"' },
+    legalComments: "none",
+  });
+}
 cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
 cpSync(join(here, "icons"), join(assets, "icons"), { recursive: true });
 cpSync(join(here, "manifest.json"), join(assets, "manifest.json"));

@@ -5,19 +5,24 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
- * A line to the application that carries a request and loses its answer, as often as it is told to.
+ * A line to the application that carries a request and loses its answer, as often as it is told to,
+ * and that can be cut.
  */
 final class LossyLine implements AutoCloseable {
   private final ServerSocket door;
   private final int to;
   private final String start;
   private final AtomicInteger toLose;
+  private final Set<Socket> open = ConcurrentHashMap.newKeySet();
+  private volatile boolean cut;
   private final ExecutorService threads = Executors.newCachedThreadPool();
 
   /**
@@ -43,9 +48,27 @@ final class LossyLine implements AutoCloseable {
     return Math.max(0, toLose.get());
   }
 
+  /** From here on nothing comes through, until it is mended. */
+  void cut() throws IOException {
+    cut = true;
+    for (Socket one : open) {
+      one.close();
+    }
+    open.clear();
+  }
+
+  void mend() {
+    cut = false;
+  }
+
   private Void open() throws IOException {
     while (!door.isClosed()) {
       Socket near = door.accept();
+      open.add(near);
+      if (cut) {
+        near.close();
+        continue;
+      }
       Socket far = new Socket(InetAddress.getLoopbackAddress(), to);
       AtomicBoolean losing = new AtomicBoolean();
       threads.submit(() -> requests(near, far, losing));

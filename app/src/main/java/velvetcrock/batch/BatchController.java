@@ -22,6 +22,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Places;
 import velvetcrock.kitchen.Vessels;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
@@ -59,6 +60,7 @@ class BatchController {
     return show(code, LogForm.empty(), FieldErrors.none(), all != null, model);
   }
 
+  @CanWait
   @PostMapping("/batches/{code}/log")
   String log(
       @PathVariable String code,

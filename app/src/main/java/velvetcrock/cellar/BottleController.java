@@ -42,6 +42,7 @@ import velvetcrock.core.measure.VesselSize;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.papers.Passes;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
@@ -83,6 +84,7 @@ class BottleController {
     return page(code, letter, BottleForm.empty(), FieldErrors.none(), model);
   }
 
+  @CanWait
   @PostMapping("/cellar/{code}/{letter}/draw")
   String draw(
       @PathVariable String code,
@@ -121,6 +123,7 @@ class BottleController {
         });
   }
 
+  @CanWait
   @PostMapping("/cellar/{code}/{letter}/log")
   String log(
       @PathVariable String code,
@@ -150,6 +153,7 @@ class BottleController {
         });
   }
 
+  @CanWait
   @PostMapping("/cellar/{code}/{letter}/gone")
   String gone(
       @PathVariable String code,

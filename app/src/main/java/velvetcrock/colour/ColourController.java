@@ -28,8 +28,10 @@ import velvetcrock.core.colour.SwatchField;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Happened;
 import velvetcrock.web.Typed;
 
 /** The colour of a jar: picked by eye, or tapped on a picture. */
@@ -84,32 +86,41 @@ class ColourController {
     return page(batches.find(code), FieldErrors.none(), model);
   }
 
+  @CanWait
   @PostMapping("/batches/{code}/colour")
   String picked(
       @PathVariable String code,
       ColourForm form,
+      Happened when,
       Model model,
       RedirectAttributes flash,
       HttpServletResponse response) {
     BatchRecord batch = batches.find(code);
     try {
       Rgb colour = Rgb.of(Typed.text(form.colour()));
-      return tell(batch, colours.log(batch, colour, form.plain(), null, null, key(form)), flash);
+      return tell(
+          batch, colours.log(batch, colour, form.plain(), null, when.at(), key(form)), flash);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return page(batch, FieldErrors.of(refused), model);
     }
   }
 
+  @CanWait
   @PostMapping("/batches/{code}/colour/photo")
   String sent(
       @PathVariable String code,
       @RequestParam(name = "photo", required = false) @Nullable MultipartFile photo,
+      @RequestParam(defaultValue = "") String key,
+      Happened when,
       Model model,
+      RedirectAttributes flash,
       HttpServletResponse response) {
     BatchRecord batch = batches.find(code);
     try {
-      return "redirect:/batches/" + batch.code() + "/colour/" + colours.keep(batch, photo);
+      UUID kept = colours.keep(batch, photo, when.at(), key);
+      flash.addFlashAttribute("notice", "The picture is here. Tap the oil in it.");
+      return "redirect:/batches/" + batch.code() + "/colour/" + kept;
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return page(batch, FieldErrors.of(refused), model);
@@ -180,7 +191,8 @@ class ColourController {
     try {
       Tap oil = Tap.of(form.oil()).orElseThrow(() -> new Refused("tap", "Tap the oil."));
       Rgb colour = colours.measure(kept, oil, Tap.of(form.card()), SHOWN_WIDE).colour();
-      return tell(batch, colours.log(batch, colour, form.plain(), photo, null, key(form)), flash);
+      return tell(
+          batch, colours.log(batch, colour, form.plain(), photo, kept.takenAt(), key(form)), flash);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       model.addAttribute("tapping", new Tapping(photo, SHOWN_WIDE, high(kept), null, null, null));

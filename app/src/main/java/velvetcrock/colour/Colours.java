@@ -1,6 +1,7 @@
 package velvetcrock.colour;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
@@ -42,10 +43,16 @@ class Colours {
   /**
    * Keeps a picture.
    *
+   * @param at when it was taken; now if null
+   * @param key names it, so that one that is sent twice is kept once
    * @throws Refused at {@code photo}
    */
   @Transactional
-  UUID keep(BatchRecord batch, @Nullable MultipartFile file) {
+  UUID keep(BatchRecord batch, @Nullable MultipartFile file, @Nullable Instant at, String key) {
+    UUID id = id(batch, key);
+    if (photos.existsById(id)) {
+      return id;
+    }
     if (file == null) {
       throw new Refused("photo", "Choose a picture, a JPEG or a PNG.");
     }
@@ -54,10 +61,17 @@ class Colours {
     }
     try {
       Picture picture = Picture.sent(file.getBytes());
-      return photos.save(new LookPhoto(batch.id(), picture.jpeg(), clock.instant())).id();
+      Instant taken = at == null ? clock.instant() : at;
+      return photos.save(new LookPhoto(id, batch.id(), picture.jpeg(), taken)).id();
     } catch (IOException e) {
       throw new Refused("photo", "That picture did not arrive whole. Send it again.");
     }
+  }
+
+  private static UUID id(BatchRecord batch, String key) {
+    return key.isEmpty()
+        ? UUID.randomUUID()
+        : UUID.nameUUIDFromBytes((batch.id() + "/" + key).getBytes(StandardCharsets.UTF_8));
   }
 
   /**

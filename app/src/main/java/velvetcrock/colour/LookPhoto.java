@@ -18,11 +18,22 @@ class LookPhoto {
   /** For Hibernate. */
   protected LookPhoto() {}
 
-  LookPhoto(UUID batchId, byte[] jpeg, Instant sentAt) {
-    this.id = UUID.randomUUID();
+  /**
+   * A picture of a batch.
+   *
+   * @param id named by whoever sends it, so that it is kept once
+   * @param sentAt when it was handed over: on a phone that was away, before it came in
+   */
+  LookPhoto(UUID id, UUID batchId, byte[] jpeg, Instant sentAt) {
+    this.id = id;
     this.batchId = batchId;
     this.jpeg = jpeg;
     this.sentAt = sentAt;
+  }
+
+  /** When it shows the oil. */
+  Instant takenAt() {
+    return sentAt;
   }
 
   UUID id() {

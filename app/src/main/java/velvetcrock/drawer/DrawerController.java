@@ -37,6 +37,7 @@ import velvetcrock.core.measure.PartOfAll;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
@@ -193,6 +194,7 @@ class DrawerController {
         errors -> lotForm(form, id, errors, model));
   }
 
+  @CanWait
   @PostMapping("/drawer/lots/{id}/log")
   String change(
       @PathVariable UUID id,

@@ -36,6 +36,7 @@ import velvetcrock.core.moisture.DryingCurve.Way;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
@@ -113,6 +114,7 @@ class DryingController {
     return loadPage(id, DryingForm.empty(), FieldErrors.none(), model);
   }
 
+  @CanWait
   @PostMapping("/drawer/drying/{id}/log")
   String log(
       @PathVariable UUID id,

@@ -1,6 +1,8 @@
 package velvetcrock.kitchen;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.MethodParameter;
 import org.springframework.stereotype.Component;
@@ -9,7 +11,9 @@ import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
+import velvetcrock.web.Waited;
 
 /** Hands every form's time to whoever takes the form, to be read in the household's own way. */
 @Component
@@ -37,6 +41,10 @@ class HappenedForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
       NativeWebRequest request,
       WebDataBinderFactory binders) {
     Households all = households.getObject();
-    return new Happened(request.getParameter(Happened.FIELD), all.formats(all.current()));
+    Formats formats = all.formats(all.current());
+    Optional<Instant> made =
+        Waited.madeAt(
+            request.getHeader(Waited.MADE), request.getHeader(Waited.SENT), formats.now());
+    return new Happened(request.getParameter(Happened.FIELD), formats, made.orElse(null));
   }
 }

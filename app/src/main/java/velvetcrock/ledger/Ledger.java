@@ -21,6 +21,7 @@ import velvetcrock.core.log.Log;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.Waited;
 
 /**
  * The one store of all logs: of batches, lots, loads and products.
@@ -104,6 +105,7 @@ public class Ledger {
           if (!same) {
             throw new KeyUsed(key, "“" + r.kind() + "” of a " + r.subject().word());
           }
+          Waited.writtenBefore(r.writtenBy());
         });
     return row.map(Ledger::before);
   }

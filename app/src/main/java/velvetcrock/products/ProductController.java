@@ -21,6 +21,7 @@ import velvetcrock.core.product.TinFate;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
@@ -59,6 +60,7 @@ class ProductController {
     return page(code, ProductForm.empty(), FieldErrors.none(), model);
   }
 
+  @CanWait
   @PostMapping("/products/{code}/log")
   String log(
       @PathVariable String code,

@@ -24,6 +24,7 @@ import velvetcrock.core.batch.Visited;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Places;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Happened;
@@ -116,12 +117,21 @@ class RoundController {
         response);
   }
 
+  @CanWait
   @PostMapping("/round/timer")
-  String time(SaidForm form, Model model, RedirectAttributes flash, HttpServletResponse response) {
+  String time(
+      SaidForm form,
+      Happened when,
+      Model model,
+      RedirectAttributes flash,
+      HttpServletResponse response) {
     return saved(
         () ->
             notes.time(
-                form.said().get(0), number(form.minutes(), MOST_MINUTES, "minutes"), key(form)),
+                form.said().get(0),
+                number(form.minutes(), MOST_MINUTES, "minutes"),
+                when.at(),
+                key(form)),
         "The timer runs.",
         form,
         model,
@@ -154,6 +164,7 @@ class RoundController {
     }
   }
 
+  @CanWait
   @PostMapping("/round/visit")
   String visit(
       VisitForm form,

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
@@ -151,17 +152,19 @@ class RoundNotes {
   /**
    * Sets a timer.
    *
+   * @param at when it was set; now if null
    * @throws velvetcrock.core.Refused at {@code minutes}
    */
   @Transactional
-  void time(RoundNote.About about, double minutes, String key) {
+  void time(RoundNote.About about, double minutes, @Nullable Instant at, String key) {
     Problems problems = new Problems();
     problems.require(
         minutes > 0 && minutes <= LONGEST_TIMER_MINUTES,
         "minutes",
         "A timer runs for up to a day.");
     problems.refuseIfAny();
-    Instant until = clock.instant().plusSeconds(Math.round(minutes * 60));
+    Instant from = at == null ? clock.instant() : at;
+    Instant until = from.plusSeconds(Math.round(minutes * 60));
     keep(RoundNote.Deferral.TIMER, about, until, key);
   }
 

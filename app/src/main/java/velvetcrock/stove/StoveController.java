@@ -24,6 +24,7 @@ import velvetcrock.kitchen.Appliances;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Places;
+import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
@@ -73,6 +74,7 @@ class StoveController {
     return page(code, StoveForm.empty(), FieldErrors.none(), model);
   }
 
+  @CanWait
   @PostMapping("/stove/{code}/log")
   String log(
       @PathVariable String code,

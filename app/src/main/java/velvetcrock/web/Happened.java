@@ -14,11 +14,17 @@ public final class Happened {
 
   private final String typed;
   private final Formats formats;
+  private final @Nullable Instant made;
 
-  /** What was typed, to be read in a household. */
-  public Happened(@Nullable String typed, Formats formats) {
+  /**
+   * What was typed, to be read in a household.
+   *
+   * @param made when it was typed, where it waited on a phone since; null for now
+   */
+  public Happened(@Nullable String typed, Formats formats, @Nullable Instant made) {
     this.typed = Typed.text(typed);
     this.formats = formats;
+    this.made = made;
   }
 
   /**
@@ -29,10 +35,10 @@ public final class Happened {
    */
   public @Nullable Instant at() {
     if (typed.isEmpty()) {
-      return null;
+      return made;
     }
     Moment moment = moment();
-    return moment.exact() && moment.at().equals(formats.now()) ? null : moment.at();
+    return moment.exact() && moment.at().equals(told()) ? made : moment.at();
   }
 
   /** What it was understood as, in words; empty where nothing was typed. */
@@ -50,12 +56,16 @@ public final class Happened {
     return "about " + formats.moment(moment.at()) + ", between " + from + " and " + to;
   }
 
+  private Instant told() {
+    return made == null ? formats.now() : made;
+  }
+
   private Moment moment() {
     boolean monthFirst = formats.customs().dates() == Customs.Dates.MONTH_FIRST;
     Problems problems = new Problems();
     Moment moment =
         problems.attempt(
-            FIELD, () -> new MomentReader(formats.now(), formats.zone(), monthFirst).read(typed));
+            FIELD, () -> new MomentReader(told(), formats.zone(), monthFirst).read(typed));
     problems.refuseIfAny();
     return java.util.Objects.requireNonNull(moment);
   }

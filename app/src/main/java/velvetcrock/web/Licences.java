@@ -25,6 +25,8 @@ class Licences {
   private static final List<Thing> BESIDE_JAVA =
       List.of(
           new Thing("htmx", "2", "0BSD"),
+          new Thing("Workbox", "7", "MIT"),
+          new Thing("idb", "8", "ISC"),
           new Thing("uPlot", "1.6", "MIT"),
           new Thing("Tailwind CSS", "4", "MIT"),
           new Thing("Atkinson Hyperlegible Next", "", "OFL-1.1"),

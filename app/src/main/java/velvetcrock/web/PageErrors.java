@@ -94,6 +94,6 @@ class PageErrors {
   private static String say(String title, String words, Model model) {
     model.addAttribute("title", title);
     model.addAttribute("words", words);
-    return "web/problem";
+    return WaitedAnswers.refusal("web/problem", words, model);
   }
 }

@@ -237,7 +237,7 @@
       const answer = await fetch("/here", {
         cache: "no-store",
         redirect: "manual",
-        signal: AbortSignal.timeout(5000),
+        signal: AbortSignal.timeout(document.body.dataset.kept ? 2000 : 5000),
       });
       if (answer.status >= 500) return "away";
       return answer.status === 204 ? "here" : "signed out";
@@ -282,16 +282,14 @@
   });
 
   // What was sent and lost its answer is asked for again by a worker, which says so here.
-  if (document.body.dataset.clock !== undefined) {
-    navigator.serviceWorker?.register("/sw.js").catch(() => {});
-    navigator.serviceWorker?.addEventListener("message", (event) =>
+  navigator.serviceWorker?.addEventListener("message", (event) => {
+    if (event.data.away !== undefined)
       unreachable(
         event.data.away
           ? "The kitchen was lost while it answered. Nothing is lost: it is asked again, and writes it once."
           : "",
-      ),
-    );
-  }
+      );
+  });
 
   const sure = new WeakSet();
   document.addEventListener("submit", async (event) => {
@@ -312,7 +310,9 @@
     rest(form, true);
     held += 1;
     let found = await reach();
-    while (found === "away") {
+    const waits = found === "away" && (await window.velvetAway?.mayWait(form));
+    if (waits) await window.velvetAway.holdBack(form, button);
+    while (found === "away" && !waits) {
       unreachable("The kitchen cannot be reached. Nothing is lost: this is sent as soon as it can be.");
       await new Promise((again) => setTimeout(again, 2000));
       found = await reach();

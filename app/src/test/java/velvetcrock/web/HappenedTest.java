@@ -19,7 +19,8 @@ class HappenedTest {
   private static Happened typed(String typed, String zone, Locale locale) {
     return new Happened(
         typed,
-        new Formats(Units.metric(Kitchen.METRIC), Customs.usual(locale), ZoneId.of(zone), NOW));
+        new Formats(Units.metric(Kitchen.METRIC), Customs.usual(locale), ZoneId.of(zone), NOW),
+        null);
   }
 
   @ParameterizedTest

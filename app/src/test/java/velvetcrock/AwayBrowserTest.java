@@ -1,0 +1,173 @@
+package velvetcrock;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** A phone goes where the house does not reach, is worked with, and comes back. */
+class AwayBrowserTest extends BrowserPages {
+  private static final int TICKS = 4;
+
+  private final JdbcTemplate jdbc = TestCluster.shared().owner();
+
+  /** In the demo kitchen, with all pages kept that are worth it. */
+  private static void settleIn(Page phone) {
+    enterDemo(phone);
+    phone.evaluate(
+        """
+        async () => {
+          for (;;) {
+            const kept = await (await caches.open('pages')).keys();
+            if (kept.some(page => page.url.endsWith('/cellar'))) return;
+            await new Promise(next => setTimeout(next, 200));
+          }
+        }""");
+  }
+
+  private static String aJarOnTheShelf(Page phone) {
+    return phone
+        .locator("main a[href^='/batches/']")
+        .first()
+        .getAttribute("href")
+        .replaceAll("[#?].*", "")
+        .replaceAll("^/batches/(\\w+).*", "$1");
+  }
+
+  private static Locator told(Page phone, String name) {
+    return phone.locator("[data-away='" + name + "']");
+  }
+
+  private static void tick(Page phone, int count) {
+    for (int i = 0; i < count; i++) {
+      Locator ticks = phone.locator("form:has(input[name=keys]) [data-tick]:visible:enabled");
+      ticks.first().click();
+      assertThat(phone.locator(".waits")).hasCount(i + 1);
+    }
+  }
+
+  private static byte[] picture() throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(64, 64, BufferedImage.TYPE_INT_RGB), "jpg", out);
+    return out.toByteArray();
+  }
+
+  private List<Map<String, Object>> written(Instant since) {
+    return jdbc.queryForList(
+        "select kind, happened_at, written_at from entry where written_at >= ? order by happened_at",
+        java.sql.Timestamp.from(since));
+  }
+
+  @Test
+  void whatIsNotedAwayIsWrittenOnceWithItsOwnTime() throws Exception {
+    Instant before = Instant.now();
+    try (LossyLine line = new LossyLine(port, "nothing", 0);
+        Page phone = phoneWithItsWorker("http://localhost:" + line.port());
+        Page other = phone()) {
+      settleIn(phone);
+      String jar = aJarOnTheShelf(phone);
+      line.cut();
+
+      phone.navigate("/round");
+      assertThat(told(phone, "kept")).containsText("out of reach. This page is from today");
+      tick(phone, TICKS);
+      phone.locator("#minutes").fill("20");
+      phone.locator("#reason").fill("let it drip");
+      press(phone, "Start");
+      assertThat(told(phone, "timers")).containsText("let it drip");
+      phone.navigate("/batches/" + jar);
+      for (String words : List.of("cloudy at the top", "clear again")) {
+        phone.getByText("Note", new Page.GetByTextOptions().setExact(true)).first().click();
+        phone.locator("textarea[name=text]").fill(words);
+        press(phone, "Keep the note");
+        assertThat(told(phone, "kept")).isVisible();
+      }
+      phone.navigate("/batches/" + jar + "/colour");
+      phone
+          .locator("input[type=file]")
+          .setInputFiles(new FilePayload("oil.jpg", "image/jpeg", picture()));
+      press(phone, "Use this picture");
+      assertThat(told(phone, "waiting")).containsText("8 entries wait on this phone");
+      phone.navigate("/plans");
+      assertThat(told(phone, "missing")).isVisible();
+      phone.navigate("/waiting");
+      assertThat(told(phone, "held").locator("li")).hasCount(8);
+      assertThat(told(phone, "held")).containsText("Keep the note, " + jar);
+      accessible(phone);
+      fitsTheScreen(phone);
+
+      Instant back = Instant.now();
+      line.mend();
+      assertThat(told(phone, "answered").locator("li")).hasCount(8);
+      assertThat(told(phone, "answered")).not().containsText("Refused");
+      assertThat(told(phone, "held").locator("li")).hasCount(0);
+
+      List<Map<String, Object>> entries = written(back);
+      assertThat(entries).hasSizeGreaterThanOrEqualTo(TICKS + 2);
+      assertThat(entries)
+          .allSatisfy(
+              entry ->
+                  assertThat(((java.sql.Timestamp) entry.get("happened_at")).toInstant())
+                      .isBetween(before, back));
+      enterDemo(other);
+      other.navigate("/batches/" + jar);
+      assertThat(other.locator(".thread-of-log")).containsText("cloudy at the top");
+      assertThat(other.getByText("clear again")).hasCount(1);
+      assertThat(other.locator(".page-clocks")).containsText("let it drip");
+      told(phone, "answered").locator("a[href*='/colour/']").first().click();
+      assertThat(phone.locator("main")).containsText("Tap the oil");
+    }
+  }
+
+  @Test
+  void twoPhonesThatWereAwayMergeByTheLog() throws Exception {
+    try (LossyLine line = new LossyLine(port, "nothing", 0);
+        Page phone = phoneWithItsWorker("http://localhost:" + line.port());
+        Page other = phone()) {
+      settleIn(phone);
+      enterDemo(other);
+      other.navigate("/round");
+      line.cut();
+      phone.navigate("/round");
+      Locator task = phone.locator("form:has(input[name=keys]) [data-tick]:visible").last();
+      String name = task.getAttribute("aria-label");
+      task.click();
+      assertThat(phone.locator(".waits")).hasCount(1);
+      phone.locator("#minutes").fill("2000");
+      press(phone, "Start");
+      other
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+          .click();
+      assertThat(other.locator(".notice")).isVisible();
+      line.mend();
+      phone.navigate("/waiting");
+      assertThat(told(phone, "answered").locator("li")).hasCount(2);
+      assertThat(told(phone, "answered")).containsText("Refused: ");
+      assertThat(told(phone, "answered")).containsText("in the log already");
+
+      press(phone, "Sign out");
+      assertThat(phone.locator("#leaving")).containsText("One entry has not been written");
+      press(phone, "Stay");
+      press(phone, "Throw it away");
+      press(phone, "Yes, throw it away");
+      press(phone, "All seen");
+      assertThat(told(phone, "nothing")).isVisible();
+      press(phone, "Sign out");
+      arrived(phone, "/sign-in");
+      assertThat(phone.evaluate("async () => (await (await caches.open('pages')).keys()).length"))
+          .isEqualTo(0);
+    }
+  }
+}
