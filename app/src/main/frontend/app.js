@@ -532,6 +532,7 @@
     }
   });
   compare();
+  document.addEventListener("clocks", count);
   setInterval(count, 1000);
   setInterval(() => {
     const busy = document.querySelector("main details[open]") || typing(document.activeElement);

@@ -35,13 +35,27 @@
         return fresh.get(old);
       });
     });
+    // Its clocks went on meanwhile.
+    const since = Math.round((Date.now() - Date.parse(body.dataset.kept)) / 1000);
+    document.querySelectorAll("[data-seconds]").forEach((clock) => {
+      const left = Math.max(0, Number(clock.dataset.seconds) - since);
+      if (left === 0) clock.textContent = "now";
+      clock.dataset.seconds = String(left);
+    });
     at("kept").textContent = `The house is out of reach. This page is from ${when(body.dataset.kept)}.`;
     show(at("kept"), true);
   }
 
   // What a form is called where it waits: its button, and whose page it is of.
   const called = (form, button) => {
-    const words = (button?.getAttribute("aria-label") ?? button?.textContent ?? "").trim().replace(/\s+/g, " ");
+    if (form.matches("[action$='/round/timer']")) {
+      const { minutes, reason } = Object.fromEntries(new FormData(form));
+      return `Timer ${minutes} min${reason ? `: ${reason}` : ""}`;
+    }
+    const words = (button?.getAttribute("aria-label") ?? button?.textContent ?? "")
+      .trim()
+      .replace(/\s+/g, " ")
+      .replace(/^Done: /, "");
     const code = /^\/[a-z]+\/([A-Z0-9]{3,5})(?:\/([A-Z]))?\//.exec(form.getAttribute("action") ?? "");
     const whose = code ? [code[1], code[2]].filter(Boolean).join("-") : "";
     return whose === "" || words.includes(whose) ? words : `${words}, ${whose}`;
@@ -108,6 +122,7 @@
         }),
     );
     show(place, place.childElementCount > 0);
+    document.dispatchEvent(new Event("clocks"));
   };
 
   const bar = () => {
