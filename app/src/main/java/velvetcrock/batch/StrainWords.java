@@ -11,6 +11,25 @@ final class StrainWords {
 
   private StrainWords() {}
 
+  /** The same in a few words. */
+  static String inShort(StrainStep step) {
+    return switch (step) {
+      case BACK_INTO_THE_COLD -> "Keep it cold";
+      case WIPE -> "Wipe the pot dry";
+      case COOL -> "Let it cool";
+      case GLOVES -> "Put gloves on";
+      case KEEP_LIQUID -> "Melt it";
+      case WARM -> "Warm it";
+      case DRIP -> "Let it drip";
+      case PRESS_GENTLY -> "Sieve it and press gently";
+      case SQUEEZE -> "Sieve it and squeeze";
+      case SECOND_PASS -> "Squeeze again";
+      case FINE_FILTER -> "Through a fine filter";
+      case SETTLE, SETTLE_COLD -> "Let it settle";
+      case SPREAD_CLOTHS -> "Spread the cloths";
+    };
+  }
+
   static String of(StrainStep step, BatchReckoning reckoning, Formats fmt) {
     return switch (step) {
       case BACK_INTO_THE_COLD ->

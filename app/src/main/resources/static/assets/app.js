@@ -415,14 +415,22 @@
   stayAwake();
   document.addEventListener("visibilitychange", stayAwake);
 
+  // A page that goes on from a sentence takes along all that was typed.
+  const sentence = (form) =>
+    new URLSearchParams(
+      [...new FormData(form)].filter(([name, value]) => typeof value === "string" && name !== "_csrf"),
+    );
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("[data-with-sentence]");
+    if (link) link.href = `${new URL(link.href).pathname}?${sentence(link.closest("form"))}`;
+  });
+
   // What is not in a list is asked for on a page of its own, and leads back with all that was typed.
   document.addEventListener("click", (event) => {
     const link = event.target.closest("[data-not-here]");
     if (!link) return;
     const form = link.closest("form");
-    const typed = new URLSearchParams(
-      [...new FormData(form)].filter(([name, value]) => typeof value === "string" && name !== "_csrf"),
-    );
+    const typed = sentence(form);
     const to = new URL(link.href);
     to.searchParams.set("back", `${link.dataset.back ?? location.pathname}?${typed}`);
     link.href = to.href;
