@@ -23,7 +23,8 @@ class ProductsKept implements WorthKeeping {
             Stream.of("/products"),
             products.standing().stream()
                 .filter(product -> product.state().status() == ProductState.Status.IN_THE_PAN)
-                .map(product -> "/products/" + product.code()))
+                .map(product -> "/products/" + product.code())
+                .flatMap(page -> Stream.of(page, page + "/beside")))
         .map(path -> new Page(path, ""))
         .toList();
   }

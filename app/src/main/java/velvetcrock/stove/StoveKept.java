@@ -23,7 +23,8 @@ class StoveKept implements WorthKeeping {
             Stream.of("/stove"),
             batches.standing().stream()
                 .filter(jar -> jar.state().heat().now().isPresent())
-                .map(jar -> "/stove/" + jar.code()))
+                .map(jar -> "/stove/" + jar.code())
+                .flatMap(page -> Stream.of(page, page + "/beside")))
         .map(path -> new Page(path, ""))
         .toList();
   }

@@ -35,7 +35,7 @@
     if (at === 0) localStorage.removeItem(place);
     else localStorage.setItem(place, String(at));
     if (!moved) return;
-    page.scrollIntoView();
+    scrollTo(0, 0);
     const heading = steps[at].querySelector("h2");
     heading.tabIndex = -1;
     heading.focus({ preventScroll: true });
