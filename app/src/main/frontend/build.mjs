@@ -46,6 +46,7 @@ cpSync(join(here, "beside.js"), join(assets, "beside.js"));
 for (const [from, to] of [
   ["away/worker.js", "sw.js"],
   ["away/page.js", "away.js"],
+  ["scan.js", "scan.js"],
 ]) {
   buildSync({
     entryPoints: [join(here, from)],

@@ -271,7 +271,7 @@ class SecurityConfig {
         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
         .permissionsPolicyHeader(
-            policy -> policy.policy("camera=(), microphone=(), geolocation=()"));
+            policy -> policy.policy("camera=(self), microphone=(), geolocation=()"));
   }
 
   private static void problem(HttpServletResponse response, HttpStatus status) throws IOException {

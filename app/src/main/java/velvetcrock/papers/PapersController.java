@@ -15,6 +15,8 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
+import velvetcrock.web.HouseName;
+import velvetcrock.web.QrCode;
 
 /** What is printed: lid tags and bottle labels. */
 @Controller
@@ -22,6 +24,7 @@ class PapersController {
   private final Batches batches;
   private final Households households;
   private final Catalogues catalogues;
+  private final HouseName house;
   private final BottleBook book;
   private final LabelWriter labels;
 
@@ -30,12 +33,14 @@ class PapersController {
       Households households,
       Catalogues catalogues,
       BottleBook book,
-      LabelWriter labels) {
+      LabelWriter labels,
+      HouseName house) {
     this.batches = batches;
     this.book = book;
     this.labels = labels;
     this.households = households;
     this.catalogues = catalogues;
+    this.house = house;
   }
 
   /** A lid tag. */
@@ -65,6 +70,8 @@ class PapersController {
             reckoning.carriers().names(),
             about + fmt.fullDate(state.charge().begun().chargedOn()),
             new WindowWords(reckoning.window(fmt.zone()), fmt).lid()));
+    model.addAttribute(
+        "qr", QrCode.of(house.link().pathSegment("batches", batch.code()).toUriString()));
     return "papers/tag";
   }
 

@@ -27,6 +27,7 @@ class Licences {
           new Thing("htmx", "2", "0BSD"),
           new Thing("Workbox", "7", "MIT"),
           new Thing("idb", "8", "ISC"),
+          new Thing("jsQR", "1.4", "Apache-2.0"),
           new Thing("uPlot", "1.6", "MIT"),
           new Thing("Tailwind CSS", "4", "MIT"),
           new Thing("Atkinson Hyperlegible Next", "", "OFL-1.1"),

@@ -415,6 +415,16 @@
   stayAwake();
   document.addEventListener("visibilitychange", stayAwake);
 
+  // A phone's camera opens for a picture, unless one is chosen that was taken before.
+  document.querySelectorAll("[data-taken-before]").forEach((choose) => {
+    choose.hidden = !matchMedia("(pointer: coarse)").matches;
+    choose.addEventListener("click", () => {
+      const field = choose.parentElement.querySelector("input[type=file]");
+      field.removeAttribute("capture");
+      field.click();
+    });
+  });
+
   // A page that goes on from a sentence takes along all that was typed.
   const sentence = (form) =>
     new URLSearchParams(
