@@ -492,14 +492,22 @@
   sayHere();
   document.addEventListener("htmx:afterSettle", sayHere);
 
+  // Phones show notifications by the worker alone, which also leads back to the page that called.
+  const notify = (what, page) => {
+    if (!window.Notification || Notification.permission !== "granted") return;
+    const shown = { body: what, tag: what, icon: "/assets/icons/crock-192.png", data: { page } };
+    const worker = navigator.serviceWorker;
+    if (worker?.controller) worker.ready.then((w) => w.showNotification("Velvet Crock", shown));
+    else new Notification("Velvet Crock", shown);
+  };
+  window.velvetNotify = notify;
+
   const call = (what) => {
     tone.beep();
     const said = document.querySelector("[data-due-said]");
     if (said) said.textContent = `Due now: ${what}`;
     document.title = `▲ ${what} · Velvet Crock`;
-    if (window.Notification && Notification.permission === "granted") {
-      new Notification("Velvet Crock", { body: what, tag: what });
-    }
+    notify(what, location.pathname);
   };
 
   const count = () => {

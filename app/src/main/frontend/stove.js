@@ -284,12 +284,17 @@
 
     // A tone every few seconds while a pot wants somebody; browsers want one press for it.
     let ringing = 0;
+    let alarmed = false;
     const beep = () => window.velvetTone.beep();
     const sound = () => {
       const alarm = [...pots.values()].some((p) => p.alarm);
       document.documentElement.classList.toggle("alarmed", alarm);
       document.title = document.title.replace(/^● /, "");
       if (alarm) document.title = `● ${document.title}`;
+      if (alarm && !alarmed)
+        for (const [code, pot] of pots)
+          if (pot.alarm) window.velvetNotify(`${code}: somebody should come to the stove`, `/stove/${code}`);
+      alarmed = alarm;
       if (alarm && window.velvetTone.on && !ringing) {
         beep();
         ringing = setInterval(beep, 4000);

@@ -311,6 +311,19 @@ registerRoute(
   "POST",
 );
 
+// A notification leads to the page that called, in the window that is open where there is one.
+self.addEventListener("notificationclick", (event) => {
+  event.notification.close();
+  const page = event.notification.data?.page ?? "/round";
+  event.waitUntil(
+    self.clients.matchAll({ type: "window" }).then(async (open) => {
+      if (open.length === 0) return self.clients.openWindow(page);
+      const window = await open[0].focus();
+      return new URL(window.url).pathname === page ? window : window.navigate(page);
+    }),
+  );
+});
+
 self.addEventListener("sync", (event) => {
   if (event.tag === SYNC) event.waitUntil(sendAll());
 });

@@ -168,4 +168,33 @@ class CalendarTest extends AppTest {
             events(visit(keeper, "/calendar/all").andReturn().getResponse().getContentAsString()))
         .doesNotContainKey(strain);
   }
+
+  /** Alarms are chosen by kind, and another address keeps the choice. */
+  @Test
+  void itCallsForWhatWasChosen() throws Exception {
+    charge(3);
+    String usual = text(address());
+    assertThat(usual).contains("BEGIN:VALARM").contains("SUMMARY:Shake and look");
+    int before = alarms(usual);
+
+    send(keeper, "/calendar/calls", "calls", "VISIT").andExpect(status().is3xxRedirection());
+    String visits = text(address());
+    assertThat(alarms(visits)).isPositive().isNotEqualTo(before);
+    assertThat(visits).contains("DESCRIPTION:Shake and look");
+    assertThat(visit(keeper, "/calendar").andReturn().getResponse().getContentAsString())
+        .containsPattern("value=\"VISIT\"\\s+checked")
+        .doesNotContainPattern("value=\"STRAIN\"\\s+checked");
+
+    send(keeper, "/calendar/calls").andExpect(status().is3xxRedirection());
+    assertThat(alarms(text(address()))).isZero();
+    send(keeper, "/calendar/calls", "calls", "SIREN").andExpect(status().isUnprocessableContent());
+  }
+
+  private String text(String path) throws Exception {
+    return mvc.perform(get(path)).andReturn().getResponse().getContentAsString();
+  }
+
+  private static int alarms(String calendar) {
+    return calendar.split("BEGIN:VALARM", -1).length - 1;
+  }
 }

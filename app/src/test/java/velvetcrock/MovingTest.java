@@ -50,7 +50,8 @@ class MovingTest extends AppTest {
           "happened",
           "calendar_feed",
           "calendar_item",
-          "bottle_pass");
+          "bottle_pass",
+          "thermometer");
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -103,7 +103,10 @@ class SecurityConfig {
                 routes
                     .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi.json")
                     .permitAll()
-                    .requestMatchers(HttpMethod.POST, "/api/v1/batches/*/readings")
+                    .requestMatchers(
+                        HttpMethod.POST,
+                        "/api/v1/batches/*/readings",
+                        "/api/v1/thermometer/readings")
                     .access(whoeverIsInBut(ONLOOKERS, READERS))
                     .requestMatchers(SecurityConfig::reads)
                     .access(whoeverIsInBut(PROBES))

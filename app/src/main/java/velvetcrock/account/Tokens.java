@@ -21,7 +21,7 @@ import velvetcrock.web.SomebodyWent;
 
 /** The tokens by which programs act for a household. */
 @Service
-class Tokens {
+public class Tokens {
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_DAYS = 3650;
   private static final Duration NOTED = Duration.ofMinutes(1);
@@ -46,6 +46,23 @@ class Tokens {
   }
 
   /**
+   * A token that was made.
+   *
+   * @param secret what has to be shown; it is not kept
+   */
+  public record Made(UUID id, String secret) {}
+
+  /**
+   * Makes a token for a thermometer, which sends readings and nothing else.
+   *
+   * @throws Refused at {@code tokenName}
+   */
+  @Transactional
+  public Made makeForReadings(String name) {
+    return made(name, Scope.READINGS, 0);
+  }
+
+  /**
    * Makes a token and hands back its secret, which is not kept.
    *
    * @param days for so long it is good; 0 for as long as it is not revoked
@@ -53,6 +70,10 @@ class Tokens {
    */
   @Transactional
   public String make(String name, Scope scope, int days) {
+    return made(name, scope, days).secret();
+  }
+
+  private Made made(String name, Scope scope, int days) {
     String called = name.strip();
     Problems problems = new Problems();
     problems.require(
@@ -64,17 +85,18 @@ class Tokens {
     problems.refuseIfAny();
     String secret = Secrets.fresh();
     Instant now = clock.instant();
-    tokens.save(
-        new ApiToken(
-            current.id(),
-            called,
-            Secrets.hash(secret),
-            scope,
-            current.name(),
-            now,
-            days == 0 ? null : now.plus(Duration.ofDays(days))));
+    ApiToken token =
+        tokens.saveAndFlush(
+            new ApiToken(
+                current.id(),
+                called,
+                Secrets.hash(secret),
+                scope,
+                current.name(),
+                now,
+                days == 0 ? null : now.plus(Duration.ofDays(days))));
     chronicle.note(Deed.TOKEN_MADE, called + ", " + scope.word());
-    return secret;
+    return new Made(token.id(), secret);
   }
 
   /** The tokens of the current household that are good. */
@@ -112,6 +134,6 @@ class Tokens {
     token
         .filter(t -> t.lastUsedAt() == null || t.lastUsedAt().isBefore(now.minus(NOTED)))
         .ifPresent(t -> tokens.used(t.id(), now, now.minus(NOTED)));
-    return token.map(t -> new TokenHolder(t.householdId(), t.name(), t.scope()));
+    return token.map(t -> new TokenHolder(t.householdId(), t.name(), t.scope(), t.id()));
   }
 }

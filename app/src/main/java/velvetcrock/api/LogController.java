@@ -31,7 +31,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import velvetcrock.batch.BatchActs;
-import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BatchStorage;
 import velvetcrock.batch.Batches;
@@ -46,11 +45,9 @@ import velvetcrock.core.batch.Charged;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.jar.Window;
-import velvetcrock.core.measure.Temperatures;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.stove.LoggerFile;
-import velvetcrock.web.ScriptsInTurn;
 
 /** The log of a household: batches, entries and readings. Needs a session or a token. */
 @RestController
@@ -63,26 +60,23 @@ class LogController {
   private final Batches batches;
   private final BatchActs acts;
   private final BottleBook book;
-  private final BatchReadings readings;
+  private final ReadingsDoor readings;
   private final Catalogues catalogues;
   private final Households households;
-  private final ScriptsInTurn turns;
 
   LogController(
       Batches batches,
       BatchActs acts,
       BottleBook book,
-      BatchReadings readings,
+      ReadingsDoor readings,
       Catalogues catalogues,
-      Households households,
-      ScriptsInTurn turns) {
+      Households households) {
     this.batches = batches;
     this.acts = acts;
     this.book = book;
     this.readings = readings;
     this.catalogues = catalogues;
     this.households = households;
-    this.turns = turns;
   }
 
   /** A batch in a list. */
@@ -192,15 +186,6 @@ class LogController {
     }
   }
 
-  /** What became of readings. */
-  record ReadingsOut(int accepted, int repeated, List<Rejected> rejected) {}
-
-  /** A reading with the line that it came from. */
-  private record Line(int number, Reading reading) {}
-
-  /** A reading that cannot be taken. */
-  record Rejected(int line, String why) {}
-
   @GetMapping
   @Operation(summary = "The newest batches, newest first.")
   List<BatchOut> list() {
@@ -252,13 +237,9 @@ class LogController {
 
   @PostMapping(value = "/{code}/readings", consumes = "application/json")
   @Operation(summary = "Adds temperatures: [{at, celsius}].")
-  ReadingsOut readings(@PathVariable String code, @RequestBody List<Map<String, Object>> sent) {
-    List<Line> good = new ArrayList<>();
-    List<Rejected> rejected = new ArrayList<>();
-    for (int i = 0; i < sent.size(); i++) {
-      take(i + 1, sent.get(i), good, rejected);
-    }
-    return add(code, good, rejected);
+  ReadingsDoor.Out readings(
+      @PathVariable String code, @RequestBody List<Map<String, Object>> sent) {
+    return readings.take(code, sent, null);
   }
 
   @PostMapping(value = "/{code}/readings", consumes = "text/csv")
@@ -276,7 +257,7 @@ class LogController {
                       mediaType = "text/csv",
                       schema = @Schema(type = "string"),
                       examples = @ExampleObject("time,celsius\n2026-06-21T14:00:00Z,43.5\n"))))
-  ReadingsOut readingsCsv(
+  ReadingsDoor.Out readingsCsv(
       @PathVariable String code,
       @RequestParam(required = false) @Nullable String zone,
       @RequestParam(required = false) @Nullable String clock,
@@ -287,8 +268,8 @@ class LogController {
     if (csv.length > MOST_BYTES) {
       throw new Refused("file", "At most 64 MB at once. Larger files go through the stove’s page.");
     }
-    List<Line> good = new ArrayList<>();
-    List<Rejected> rejected = new ArrayList<>();
+    List<ReadingsDoor.Line> good = new ArrayList<>();
+    List<ReadingsDoor.Rejected> rejected = new ArrayList<>();
     LoggerFile file = LoggerFile.of(new ByteArrayInputStream(csv));
     file.read(
         new ByteArrayInputStream(csv),
@@ -296,15 +277,15 @@ class LogController {
         new LoggerFile.Sink() {
           @Override
           public void reading(long line, Reading reading) {
-            good.add(new Line((int) line, reading));
+            good.add(new ReadingsDoor.Line((int) line, reading));
           }
 
           @Override
           public void rejected(long line, String why) {
-            rejected.add(new Rejected((int) line, why));
+            rejected.add(new ReadingsDoor.Rejected((int) line, why));
           }
         });
-    return add(code, good, rejected);
+    return readings.add(code, good, rejected, null);
   }
 
   private BatchOut out(
@@ -327,37 +308,6 @@ class LogController {
     } catch (DateTimeException e) {
       throw new Refused("zone", "“" + zone + "” is not a time zone, such as Europe/Oslo.");
     }
-  }
-
-  private static void take(
-      int line, Map<String, Object> sent, List<Line> good, List<Rejected> rejected) {
-    String at = String.valueOf(sent.get("at"));
-    String temperature = String.valueOf(sent.get("celsius"));
-    try {
-      double celsius = Double.parseDouble(temperature);
-      if (!(celsius >= Temperatures.COLDEST_C && celsius <= Temperatures.HOTTEST_C)) {
-        rejected.add(
-            new Rejected(
-                line, "A temperature is between −60 and 400 °C; " + temperature + " was read."));
-        return;
-      }
-      good.add(new Line(line, new Reading(OffsetDateTime.parse(at).toInstant(), celsius)));
-    } catch (NumberFormatException e) {
-      rejected.add(new Rejected(line, "“" + temperature + "” is not a temperature."));
-    } catch (DateTimeException e) {
-      rejected.add(
-          new Rejected(
-              line, "“" + at + "” is not a time with its zone, such as 2026-12-05T08:00:00Z."));
-    }
-  }
-
-  private ReadingsOut add(String code, List<Line> good, List<Rejected> rejected) {
-    List<Reading> sent = good.stream().map(Line::reading).toList();
-    BatchReadings.Taken taken = turns.take(() -> readings.take(code, sent));
-    good.stream()
-        .filter(line -> taken.tooEarly().contains(line.reading()))
-        .forEach(line -> rejected.add(new Rejected(line.number(), taken.why())));
-    return new ReadingsOut(taken.accepted(), taken.repeated(), rejected);
   }
 
   private static ResponseEntity<Written> answer(Written written) {

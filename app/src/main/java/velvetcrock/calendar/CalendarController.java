@@ -2,6 +2,7 @@ package velvetcrock.calendar;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -10,6 +11,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.HouseName;
@@ -37,6 +39,8 @@ class CalendarController {
   String page(Model model) {
     model.addAttribute("feed", feeds.current().orElse(null));
     model.addAttribute("count", happenings.all().size());
+    model.addAttribute("kinds", Calls.Kind.values());
+    model.addAttribute("calls", feeds.current().map(Feeds.Feed::calls).orElseGet(Calls::usual));
     return "calendar/calendar";
   }
 
@@ -45,6 +49,13 @@ class CalendarController {
     String address =
         house.link().path("/calendar/{secret}.ics").buildAndExpand(feeds.make()).toUriString();
     flash.addFlashAttribute("address", address);
+    return "redirect:/calendar";
+  }
+
+  @PostMapping("/calendar/calls")
+  String call(@RequestParam(defaultValue = "") List<String> calls, RedirectAttributes flash) {
+    feeds.call(Calls.read(calls));
+    flash.addFlashAttribute("notice", "Your calendar calls for that from its next look on.");
     return "redirect:/calendar";
   }
 
@@ -58,7 +69,7 @@ class CalendarController {
   /** The whole calendar as a file, for whoever is signed in. */
   @GetMapping("/calendar/all")
   ResponseEntity<String> all() {
-    return file(write(happenings.all(), List.of()), "");
+    return file(write(happenings.all(), List.of(), Calls.usual()), "");
   }
 
   /** The feed, for whoever has its address. */
@@ -70,7 +81,7 @@ class CalendarController {
                 secret,
                 () -> {
                   List<Happening> all = happenings.all();
-                  return write(all, stamps.gone(all));
+                  return write(all, stamps.gone(all), feeds.calls());
                 })
             .orElseThrow(() -> new NotFound("This address opens nothing, or nothing any more."));
     return file(written, "");
@@ -78,17 +89,17 @@ class CalendarController {
 
   @GetMapping("/batches/{code}/calendar")
   ResponseEntity<String> batch(@PathVariable String code) {
-    return file(write(happenings.ofBatch(code), List.of()), code);
+    return file(write(happenings.ofBatch(code), List.of(), Calls.usual()), code);
   }
 
   @GetMapping("/cellar/calendar")
   ResponseEntity<String> bottles() {
-    return file(write(happenings.bottles(), List.of()), "cellar");
+    return file(write(happenings.bottles(), List.of(), Calls.usual()), "cellar");
   }
 
-  private String write(List<Happening> told, List<Stamps.Gone> gone) {
+  private String write(List<Happening> told, List<Stamps.Gone> gone, Set<Calls.Kind> calls) {
     Map<String, Stamps.Stamp> stamped = stamps.stamp(told);
-    return new CalendarWriter(households.current().zone()).write(told, stamped, gone);
+    return new CalendarWriter(households.current().zone()).write(told, stamped, gone, calls);
   }
 
   private static ResponseEntity<String> file(String body, String of) {

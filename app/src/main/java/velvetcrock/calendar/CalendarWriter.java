@@ -14,6 +14,7 @@ import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.ParameterList;
 import net.fortuna.ical4j.model.Recur;
@@ -60,14 +61,18 @@ final class CalendarWriter {
    *
    * @param stamps of every happening, by uid
    * @param gone what is no more; it is written as cancelled
+   * @param calls kinds whose alarms are written
    */
   String write(
-      List<Happening> happenings, Map<String, Stamps.Stamp> stamps, List<Stamps.Gone> gone) {
+      List<Happening> happenings,
+      Map<String, Stamps.Stamp> stamps,
+      List<Stamps.Gone> gone,
+      Set<Calls.Kind> calls) {
     Calendar calendar =
         new Calendar().withProdId("-//Velvet Crock//Calendar//EN").withDefaults().getFluentTarget();
     calendar.add(ImmutableMethod.PUBLISH);
     zone(happenings).ifPresent(calendar::add);
-    happenings.forEach(h -> calendar.add(event(h, stamps.get(h.uid()))));
+    happenings.forEach(h -> calendar.add(event(h, stamps.get(h.uid()), calls)));
     gone.forEach(g -> calendar.add(cancelled(g)));
     return folded(calendar.toString());
   }
@@ -141,7 +146,7 @@ final class CalendarWriter {
     return observance;
   }
 
-  private VEvent event(Happening h, Stamps.Stamp stamp) {
+  private VEvent event(Happening h, Stamps.Stamp stamp, Set<Calls.Kind> calls) {
     VEvent event;
     if (h.when() instanceof Happening.Days days) {
       event = new VEvent(days.from(), days.last().plusDays(1), h.title());
@@ -164,7 +169,7 @@ final class CalendarWriter {
     stamp(event, h.uid(), stamp);
     event.add(new Description(h.detail()));
     Period alarm = h.alarm();
-    if (alarm != null) {
+    if (alarm != null && calls.contains(h.kind())) {
       event.add(alarm(alarm, h));
     }
     return event;

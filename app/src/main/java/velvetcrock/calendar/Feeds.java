@@ -4,6 +4,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -43,8 +44,13 @@ class Feeds {
     this.clock = clock;
   }
 
-  /** An address that works: by whom and when it was made, and when it was last read. */
-  record Feed(String madeBy, Instant madeAt, @Nullable Instant readAt) {}
+  /**
+   * An address that works.
+   *
+   * @param readAt when it was last read; null where it never was
+   * @param calls kinds whose alarms it carries
+   */
+  record Feed(String madeBy, Instant madeAt, @Nullable Instant readAt, Set<Calls.Kind> calls) {}
 
   /** Whoever reads by the address. */
   private record Subscriber(UUID householdId, String displayName) implements InHousehold {}
@@ -54,15 +60,14 @@ class Feeds {
   Optional<Feed> current() {
     return jdbc
         .query(
-            "select made_by, made_at, read_at from calendar_feed"
+            "select made_by, made_at, read_at, calls from calendar_feed"
                 + " where household_id = ? and revoked_at is null order by made_at desc limit 1",
             (row, number) ->
                 new Feed(
                     row.getString(1),
                     row.getTimestamp(2).toInstant(),
-                    Optional.ofNullable(row.getTimestamp(3))
-                        .map(Timestamp::toInstant)
-                        .orElse(null)),
+                    Optional.ofNullable(row.getTimestamp(3)).map(Timestamp::toInstant).orElse(null),
+                    Calls.kept(row.getString(4))),
             current.id())
         .stream()
         .findFirst();
@@ -75,17 +80,34 @@ class Feeds {
    */
   @Transactional
   String make() {
+    Set<Calls.Kind> calls = current().map(Feed::calls).orElseGet(Calls::usual);
     revoke();
     String secret = Secrets.fresh();
     jdbc.update(
-        "insert into calendar_feed (id, household_id, secret_hash, made_at, made_by)"
-            + " values (?, ?, ?, ?, ?)",
+        "insert into calendar_feed (id, household_id, secret_hash, made_at, made_by, calls)"
+            + " values (?, ?, ?, ?, ?, ?)",
         UUID.randomUUID(),
         current.id(),
         Secrets.hash(secret),
         Timestamp.from(clock.instant()),
-        current.name());
+        current.name(),
+        Calls.written(calls));
     return secret;
+  }
+
+  /** Kinds whose alarms the address carries. */
+  @Transactional(readOnly = true)
+  public Set<Calls.Kind> calls() {
+    return current().map(Feed::calls).orElseGet(Calls::usual);
+  }
+
+  /** Chooses what the address calls for; another one made later keeps that. */
+  @Transactional
+  public void call(Set<Calls.Kind> kinds) {
+    jdbc.update(
+        "update calendar_feed set calls = ? where household_id = ? and revoked_at is null",
+        Calls.written(kinds),
+        current.id());
   }
 
   /** Makes the address void. */

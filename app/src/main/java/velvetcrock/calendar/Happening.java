@@ -9,9 +9,12 @@ import org.jspecify.annotations.Nullable;
  * Something that stands in a calendar.
  *
  * @param uid names it for ever: the same thing keeps it, however it moves
- * @param alarm how long before a calendar is to remind; null for never
+ * @param kind what it is of
+ * @param alarm how long before a calendar is to remind, where its kind is called for; null for
+ *     never
  */
-record Happening(String uid, String title, String detail, When when, @Nullable Period alarm) {
+record Happening(
+    String uid, String title, String detail, When when, Calls.Kind kind, @Nullable Period alarm) {
 
   /** When it is. */
   sealed interface When {

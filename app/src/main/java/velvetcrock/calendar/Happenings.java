@@ -115,6 +115,7 @@ class Happenings {
         "Use by today: " + bottle.code() + " " + herbs,
         KeepingWords.why(bottle.decidedBy()),
         new Happening.Days(bottle.bestBefore(), bottle.bestBefore()),
+        Calls.Kind.KEEPING,
         Period.ofDays(-Care.SMELLED_FROM_DAYS));
   }
 
@@ -126,6 +127,7 @@ class Happenings {
         product.state().filling().tins().stream().filter(ProductState.Tin::there).count()
             + " still here.",
         new Happening.Days(product.bestBefore(), product.bestBefore()),
+        Calls.Kind.KEEPING,
         Period.ofDays(-Care.SMELLED_FROM_DAYS));
   }
 
@@ -136,6 +138,7 @@ class Happenings {
         "As planned: wanted by " + fmt.fullDate(plan.by()) + ".",
         new Happening.Moment(
             LocalDateTime.ofInstant(plan.begins(), zone), Task.Kind.CHARGE.minutes(), null),
+        Calls.Kind.PLAN,
         ON_THE_DAY);
   }
 
@@ -162,6 +165,7 @@ class Happenings {
                 since.plusHours((long) SpiritStep.SOONEST_USUAL_HOURS),
                 Task.Kind.POUR.minutes(),
                 null),
+            Calls.Kind.HEAT,
             ON_THE_DAY));
   }
 
@@ -185,6 +189,7 @@ class Happenings {
                                       .truncatedTo(ChronoUnit.MINUTES),
                                   Task.Kind.OFF_HEAT.minutes(),
                                   null),
+                              Calls.Kind.HEAT,
                               ON_THE_DAY)));
       return all;
     }
@@ -206,6 +211,7 @@ class Happenings {
                 + fmt.fullDate(latest)
                 + ".",
             new Happening.Days(earliest, latest),
+            Calls.Kind.STRAIN,
             null));
     all.add(
         new Happening(
@@ -213,6 +219,7 @@ class Happenings {
             "Strain " + name,
             "The usual day. Look and smell first: its page says ready, wait or overdue.",
             new Happening.Days(usual, usual),
+            Calls.Kind.STRAIN,
             ON_THE_DAY));
     checks(batch, name, earliest, house, all);
     return all;
@@ -240,7 +247,8 @@ class Happenings {
                   run.first().atTime(at),
                   Task.Kind.LOOK.minutes(),
                   new Happening.Repeat(run.everyDays(), run.count())),
-              null));
+              Calls.Kind.VISIT,
+              ON_THE_DAY));
       number++;
     }
   }
@@ -256,6 +264,7 @@ class Happenings {
             "Pour off what has settled: " + name,
             "It stood overnight; then bottle it.",
             new Happening.Days(strained.plusDays(1), strained.plusDays(1)),
+            Calls.Kind.STRAIN,
             ON_THE_DAY));
   }
 

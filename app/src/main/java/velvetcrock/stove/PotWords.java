@@ -17,6 +17,7 @@ import velvetcrock.core.extraction.Pull;
 import velvetcrock.core.heat.Forecast;
 import velvetcrock.core.heat.HeatGoal;
 import velvetcrock.core.heat.HeatStatistics.Band;
+import velvetcrock.core.heat.Silence;
 import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.jar.JarFacts;
@@ -30,11 +31,6 @@ import velvetcrock.web.Formats;
 final class PotWords {
   /** Leaving the band within this is soon, min. */
   private static final double SOON_MINUTES = 15;
-
-  /** A probe is silent after four of its usual gaps, but not before this. */
-  private static final Duration SOONEST_SILENCE = Duration.ofSeconds(90);
-
-  private static final int GAPS_OF_SILENCE = 4;
 
   /** Warming up is no alarm for so long, h. */
   private static final double WARMS_UP_HOURS = 2;
@@ -196,12 +192,7 @@ final class PotWords {
       Duration age = Duration.between(last.get().at(), now);
       OptionalDouble gap = heat.usualGapSeconds();
       boolean probe = gap.isPresent() && !fromFile;
-      Duration quiet =
-          probe
-              ? max(
-                  SOONEST_SILENCE,
-                  Duration.ofMillis(Math.round(gap.getAsDouble() * GAPS_OF_SILENCE * 1000)))
-              : STALE;
+      Duration quiet = probe ? Silence.after(gap.getAsDouble()) : STALE;
       boolean silent = age.compareTo(quiet) > 0;
       boolean assumed = !heat.assumed().isEmpty() && age.compareTo(Duration.ofMinutes(10)) > 0;
       if (!assumed && (!silent || stint == null || probe)) {
@@ -235,10 +226,6 @@ final class PotWords {
   private String within(double celsius) {
     double degrees = fmt.inDegrees(celsius) - fmt.inDegrees(0);
     return fmt.number(degrees, 0) + "\u00a0" + fmt.degreeUnit();
-  }
-
-  private static Duration max(Duration one, Duration other) {
-    return one.compareTo(other) > 0 ? one : other;
   }
 
   private String ago(Duration age) {

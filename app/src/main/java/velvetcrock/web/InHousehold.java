@@ -1,5 +1,6 @@
 package velvetcrock.web;
 
+import java.util.Optional;
 import java.util.UUID;
 
 /** Somebody, or something with a token, who acts for a household. */
@@ -9,4 +10,9 @@ public interface InHousehold {
 
   /** The name under which entries are written. */
   String displayName();
+
+  /** The token that was shown; empty for a person. */
+  default Optional<UUID> token() {
+    return Optional.empty();
+  }
 }

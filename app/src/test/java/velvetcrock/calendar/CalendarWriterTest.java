@@ -41,7 +41,7 @@ class CalendarWriterTest {
     for (Happening h : happenings) {
       stamps.put(h.uid(), STAMP);
     }
-    return new CalendarWriter(zone).write(List.of(happenings), stamps, List.of());
+    return new CalendarWriter(zone).write(List.of(happenings), stamps, List.of(), Calls.usual());
   }
 
   private static Happening daily(LocalDateTime from, int times) {
@@ -50,7 +50,8 @@ class CalendarWriterTest {
         "Shake and look: K7M",
         "Daily",
         new Happening.Moment(from, 5, new Happening.Repeat(1, times)),
-        null);
+        Calls.Kind.VISIT,
+        Period.ZERO);
   }
 
   /** Clocks go forward in March and back in October; half past seven stays half past seven. */
@@ -130,6 +131,7 @@ class CalendarWriterTest {
             "May be strained: K7M; Yarrow, Self-heal",
             "Usually on 3 December\nat the latest on 24 December",
             new Happening.Days(LocalDate.of(2026, 12, 1), LocalDate.of(2026, 12, 24)),
+            Calls.Kind.STRAIN,
             Period.ZERO);
     ICalendar read = Biweekly.parse(write(ZoneId.of("Europe/Oslo"), window)).first();
     VEvent event = read.getEvents().get(0);
@@ -153,7 +155,8 @@ class CalendarWriterTest {
             .write(
                 List.of(),
                 Map.of(),
-                List.of(new Stamps.Gone("old", "Strain K7M", LocalDate.of(2026, 12, 1), STAMP)));
+                List.of(new Stamps.Gone("old", "Strain K7M", LocalDate.of(2026, 12, 1), STAMP)),
+                Calls.usual());
     VEvent event = Biweekly.parse(written).first().getEvents().get(0);
 
     assertThat(event.getStatus().isCancelled()).isTrue();
@@ -169,6 +172,7 @@ class CalendarWriterTest {
             "Mjødurt, ryllik og blåbær – ".repeat(8),
             "Æøå ".repeat(60),
             new Happening.Moment(LocalDateTime.of(2026, 12, 1, 8, 0), 20, null),
+            Calls.Kind.PLAN,
             Period.ZERO);
     String written =
         write(ZoneId.of("Europe/Oslo"), longWords, daily(LocalDateTime.of(2026, 12, 1, 7, 0), 5));

@@ -1,6 +1,7 @@
 package velvetcrock.probe;
 
 import java.net.URI;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
@@ -14,7 +15,8 @@ import velvetcrock.core.heat.Appliance;
  *
  * @param url where Velvet Crock is
  * @param token a household's, for the header
- * @param batch code on the jar's lid
+ * @param batch code on the jar's lid; empty for a thermometer that was paired, which need not know
+ * @param trust file of the house's certificate; null where it is not needed
  * @param appliance what the pot stands on
  * @param setting where its knob is at first
  * @param every time between readings, by its own clock
@@ -28,6 +30,7 @@ public record Options(
     URI url,
     String token,
     String batch,
+    @Nullable Path trust,
     Appliance appliance,
     String setting,
     Duration every,
@@ -41,7 +44,9 @@ public record Options(
 
   static final String USAGE =
       """
-      bin/probe --batch CODE --token TOKEN [--url http://localhost:8080]
+      bin/probe --token TOKEN [--batch CODE] [--url http://localhost:8080]
+        --batch CODE              the jar; without it the token is of a thermometer that was paired
+        --trust FILE              the house’s certificate, for https://
         --appliance slow-cooker   gas-ring, electric-plate, slow-cooker, dehydrator, oven, yoghurt-maker,
                                   sunny-window, cupboard
         --setting warm            where its knob is; type another and Enter to turn it
@@ -58,6 +63,7 @@ public record Options(
           "--url",
           "--token",
           "--batch",
+          "--trust",
           "--appliance",
           "--setting",
           "--lid",
@@ -85,8 +91,8 @@ public record Options(
     String token =
         given.getOrDefault("--token", tokenOfEnvironment == null ? "" : tokenOfEnvironment);
     String batch = given.getOrDefault("--batch", "");
-    if (token.isBlank() || batch.isBlank()) {
-      throw new IllegalArgumentException("A batch and a token are needed.\n" + USAGE);
+    if (token.isBlank()) {
+      throw new IllegalArgumentException("A token is needed.\n" + USAGE);
     }
     Appliance appliance = appliance(given.getOrDefault("--appliance", "slow-cooker"));
     String setting = given.getOrDefault("--setting", appliance.settings().get(0).name());
@@ -97,6 +103,7 @@ public record Options(
         URI.create(given.getOrDefault("--url", "http://localhost:8080")),
         token,
         batch,
+        given.containsKey("--trust") ? Path.of(given.get("--trust")) : null,
         appliance,
         setting,
         Duration.ofMillis(Math.round(1000 * number(given, "--every", 2, 0.05, 3600))),
