@@ -89,7 +89,7 @@
 
   // ---- what waits, and what was answered
 
-  let stands = { waiting: [], answered: [] };
+  let stands = { waiting: [], answered: [], who: "" };
   const keysOf = (entry) => entry.fields.filter(([field]) => /^keys?$/.test(field)).map(([, key]) => key);
 
   const markTicks = () => {
@@ -173,6 +173,8 @@
       });
       does.append(sure);
     }
+    if (!answer && entry.who !== stands.who)
+      line.append(make("p", "Somebody else noted this here. It is sent when they sign in.", { className: "mood-care" }));
     line.append(does);
     return line;
   };
@@ -197,6 +199,7 @@
     list();
   };
 
+  const missing = body.dataset.missing;
   const typedIn = () =>
     [...document.querySelectorAll("main input, main textarea")].some(
       (field) => field.type !== "hidden" && "defaultValue" in field && field.value !== field.defaultValue,
@@ -210,6 +213,12 @@
       at("kept").textContent = "Sign in again, so that what waits here can be sent.";
       show(at("kept"), true);
     }
+    if (data.outOfReach && !body.dataset.kept) {
+      at("kept").textContent = "The house is out of reach. What you log waits here until it is not.";
+      show(at("kept"), true);
+    }
+    if (data.reached && missing !== undefined) location.reload();
+    if (data.reached && !body.dataset.kept) show(at("kept"), false);
     if (data.reached && body.dataset.kept) {
       if (!typedIn()) location.reload();
       else at("kept").textContent = "The house answers again. What you log is sent at once.";
@@ -220,7 +229,6 @@
 
   // ---- the page of what waits, and what else is kept
 
-  const missing = body.dataset.missing;
   if (at("list")) {
     show(at("missing"), missing !== undefined);
     caches
@@ -290,6 +298,6 @@
   window.addEventListener("online", () => ask("knock"));
   setInterval(() => {
     if (stands.waiting.length > 0) ask("send");
-    else if (body.dataset.kept || missing !== undefined) ask("knock");
+    else if (body.dataset.kept || missing !== undefined || !at("kept").hidden) ask("knock");
   }, 8000);
 })();

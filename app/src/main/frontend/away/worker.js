@@ -36,7 +36,11 @@ const tell = async (message) => {
 };
 
 const tellHowItStands = async () =>
-  tell({ waiting: await store.waiting(), answered: await store.answered() });
+  tell({
+    waiting: await store.waiting(),
+    answered: await store.answered(),
+    who: (await store.house())?.who ?? "",
+  });
 
 // ---- pages that are kept
 
@@ -90,8 +94,21 @@ const pageOf = async (request) => {
     return response;
   } catch {
     reached(false);
-    if (page) return page;
-    return request.mode === "navigate" ? nothingKept(path) : Response.error();
+    return page ?? nothingKept(path);
+  }
+};
+
+// What a page asks for by itself leaves the page as it is where the house is away: it is newer than what is kept.
+const partOf = async (request) => {
+  try {
+    const response = await within(request, LONGEST_PAGE_MS);
+    if (GATEWAY.includes(response.status)) throw new Error(`gateway ${response.status}`);
+    reached(true);
+    return response;
+  } catch {
+    reached(false);
+    tell({ outOfReach: true });
+    return new Response(null, { status: 204 });
   }
 };
 
@@ -244,11 +261,14 @@ const LONGEST_MS = 4 * 60 * 1000;
 const TRIES = 3;
 const TRY_AGAIN_MS = 500;
 const post = async (request) => {
-  const copy = request.clone();
   const path = new URL(request.url).pathname;
-  const fields = [...(await copy.formData())];
+  const known = await canWait(path);
+  // A file that may not wait, such as a household’s, is too large to be held twice.
+  const file = request.headers.get("Content-Type").startsWith("multipart");
+  if (file && !known) return fetch(request);
+  const fields = [...(await request.clone().formData())];
   const keyed = fields.some(([name]) => name === "key" || name === "keys");
-  const mayWait = keyed && (await canWait(path));
+  let mayWait = keyed && known;
   const script = request.headers.get("HX-Request") !== null;
   const began = Date.now();
   let tries = 0;
@@ -268,8 +288,10 @@ const post = async (request) => {
         continue;
       }
       reached(false);
-      if (mayWait) {
-        const entry = await hold(request, fields);
+      const entry = mayWait ? await hold(request, fields).catch(() => null) : null;
+      // A phone without room for it asks again until it is answered, as for what may not wait.
+      mayWait = false;
+      if (entry) {
         return script
           ? new Response(null, { status: 204, headers: { "HX-Trigger": JSON.stringify({ held: entry.id }) } })
           : Response.redirect(new URL(entry.from, location.origin), 303);
@@ -300,7 +322,11 @@ const ownPage = ({ request, url, sameOrigin }) =>
   sameOrigin &&
   !url.pathname.startsWith("/api") &&
   (request.mode === "navigate" || request.headers.get("HX-Request") !== null);
-registerRoute(ownPage, ({ request }) => pageOf(request), "GET");
+registerRoute(
+  ownPage,
+  ({ request }) => (request.mode === "navigate" ? pageOf(request) : partOf(request)),
+  "GET",
+);
 registerRoute(
   (asked) =>
     ownPage(asked) &&

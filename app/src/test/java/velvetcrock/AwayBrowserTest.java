@@ -100,6 +100,19 @@ class AwayBrowserTest extends BrowserPages {
           .setInputFiles(new FilePayload("oil.jpg", "image/jpeg", picture()));
       press(phone, "Use this picture");
       assertThat(told(phone, "waiting")).containsText("8 entries wait on this phone");
+      String product =
+          phone
+              .evaluate(
+                  """
+                  async () => (await (await caches.open('pages')).keys())
+                      .map(page => new URL(page.url).pathname)
+                      .find(path => /^.products.[A-Z0-9]+.beside$/.test(path))""")
+              .toString();
+      phone.navigate(product);
+      press(phone, "Next");
+      assertThat(phone.locator("[data-step]:not([hidden])")).containsText("2 of");
+      phone.navigate("/lid");
+      assertThat(phone.getByText("Open the camera")).isVisible();
       phone.navigate("/plans");
       assertThat(told(phone, "missing")).isVisible();
       phone.navigate("/waiting");
@@ -128,6 +141,49 @@ class AwayBrowserTest extends BrowserPages {
       assertThat(other.locator(".page-clocks")).containsText("let it drip");
       told(phone, "answered").locator("a[href*='/colour/']").first().click();
       assertThat(phone.locator("main")).containsText("Tap the oil");
+    }
+  }
+
+  /** A page that asks for news by itself is newer than what is kept: it stays, and says so. */
+  @Test
+  void aPageThatIsOpenStaysAndIsFreshWhenTheHouseAnswers() throws Exception {
+    try (LossyLine line = new LossyLine(port, "nothing", 0);
+        Page phone = phoneWithItsWorker("http://localhost:" + line.port())) {
+      settleIn(phone);
+      phone.navigate("/round");
+      phone.evaluate("() => { document.querySelector('main').dataset.mine = 'yes'; }");
+      line.cut();
+      phone.evaluate("() => htmx.trigger(document.querySelector('[data-walk]'), 'due')");
+      assertThat(told(phone, "kept")).containsText("The house is out of reach.");
+      assertThat(phone.locator("main[data-mine]")).hasCount(1);
+      line.mend();
+      assertThat(told(phone, "kept")).isHidden();
+      phone.evaluate("() => htmx.trigger(document.querySelector('[data-walk]'), 'due')");
+      assertThat(phone.locator("main[data-mine]")).hasCount(0);
+    }
+  }
+
+  @Test
+  void aCallIsShownByTheWorker() throws Exception {
+    try (LossyLine line = new LossyLine(port, "nothing", 0);
+        Page phone = phoneWithItsWorker("http://localhost:" + line.port())) {
+      phone.context().grantPermissions(List.of("notifications"));
+      settleIn(phone);
+      phone.reload();
+      phone.evaluate("() => velvetNotify('The bath is low', '/stove')");
+      assertThat(
+              phone.evaluate(
+                  """
+                  async () => {
+                    const worker = await navigator.serviceWorker.ready;
+                    for (let i = 0; i < 50; i++) {
+                      const shown = await worker.getNotifications();
+                      if (shown.length > 0) return shown[0].body + shown[0].data.page;
+                      await new Promise(next => setTimeout(next, 100));
+                    }
+                    return 'none';
+                  }"""))
+          .isEqualTo("The bath is low/stove");
     }
   }
 
