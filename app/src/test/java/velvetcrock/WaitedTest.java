@@ -149,6 +149,27 @@ class WaitedTest extends AppTest {
   }
 
   @Test
+  void anAnswerIsInTheHousesOwnUnits() throws Exception {
+    TestCluster.shared()
+        .owner()
+        .update("update household set degrees = 'FAHRENHEIT' where id = ?", keeper.householdId());
+    JsonNode answer =
+        sent(
+            keeper,
+            "/stove/" + code + "/log",
+            Duration.ofMinutes(1),
+            Duration.ZERO,
+            "kind",
+            "read",
+            "temperature",
+            "9000 C",
+            "key",
+            "u");
+    assertThat(answer.path("outcome").asString()).isEqualTo("REFUSED");
+    assertThat(answer.path("words").asString()).contains("°F").doesNotContain("°C");
+  }
+
+  @Test
   void aTimerRunsFromWhenItWasSet() throws Exception {
     sent(
         keeper,

@@ -42,6 +42,7 @@ class HappenedForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
       WebDataBinderFactory binders) {
     Households all = households.getObject();
     Formats formats = all.formats(all.current());
+    Waited.readIn(formats);
     Optional<Instant> made =
         Waited.madeAt(
             request.getHeader(Waited.MADE), request.getHeader(Waited.SENT), formats.now());

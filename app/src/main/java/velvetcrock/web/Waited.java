@@ -23,6 +23,7 @@ public final class Waited {
   public static final String SENT = "Sent-At";
 
   private static final double MINUTE_MS = 60_000;
+  private static final String FORMATS = Waited.class.getName() + ".formats";
   private static final String BEFORE = Waited.class.getName() + ".before";
 
   private Waited() {}
@@ -52,6 +53,22 @@ public final class Waited {
       // as below
     }
     throw new Refused(Happened.FIELD, "This phone’s clock was set anew. Say when it was.");
+  }
+
+  /** Notes in whose units and spelling whoever sent this reads its answer. */
+  public static void readIn(Formats formats) {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    if (request != null) {
+      request.setAttribute(FORMATS, formats, RequestAttributes.SCOPE_REQUEST);
+    }
+  }
+
+  /** A finished text as whoever sent this reads it. */
+  static String own(String text) {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    Object formats =
+        request == null ? null : request.getAttribute(FORMATS, RequestAttributes.SCOPE_REQUEST);
+    return formats instanceof Formats known ? known.own(text) : text;
   }
 
   /** Notes that what is being written had been written before, and by whom. */

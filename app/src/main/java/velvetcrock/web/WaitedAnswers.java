@@ -80,7 +80,7 @@ class WaitedAnswers implements HandlerInterceptor, WebMvcConfigurer {
     page.clear();
     page.setViewName(VIEW);
     page.addObject("outcome", outcome.name());
-    page.addObject("words", problem.isEmpty() ? said : problem);
+    page.addObject("words", Waited.own(problem.isEmpty() ? said : problem));
     page.addObject("by", other.orElse(""));
     page.addObject("link", link);
   }
@@ -96,7 +96,7 @@ class WaitedAnswers implements HandlerInterceptor, WebMvcConfigurer {
       return view;
     }
     model.addAttribute("outcome", Outcome.REFUSED.name());
-    model.addAttribute("words", words);
+    model.addAttribute("words", Waited.own(words));
     return VIEW;
   }
 
