@@ -46,11 +46,20 @@ const tellHowItStands = async () =>
 
 const kept = async (path) => (await caches.open(PAGES)).match(path, { ignoreVary: true });
 
+// Whoever signs out while pages are fetched leaves none of them behind.
+let forgotten = 0;
+const forgetPages = () => {
+  forgotten += 1;
+  return caches.delete(PAGES);
+};
+
 const keepPage = async (path, response) => {
+  const before = forgotten;
   const headers = new Headers(response.headers);
   headers.set("Kept-At", new Date().toISOString());
   const body = await response.blob();
   await (await caches.open(PAGES)).put(path, new Response(body, { status: 200, headers }));
+  if (forgotten !== before) await caches.delete(PAGES);
   return body;
 };
 
@@ -70,10 +79,16 @@ const nothingKept = async (path) => {
   return new Response(html, { status: 503, headers: page.headers });
 };
 
-const forgetPages = () => caches.delete(PAGES);
-
 const isPage = (response) =>
   response.status === 200 && (response.headers.get("Content-Type") ?? "").startsWith("text/html");
+
+// A page that begins and does not end, as through a bad wire, is late as a whole.
+const whole = async (request, ms) => {
+  const response = await within(request, ms);
+  if (!isPage(response)) return response;
+  const body = await Promise.race([response.blob(), late(ms)]);
+  return new Response(body, { status: response.status, headers: response.headers });
+};
 
 const pageOf = async (request) => {
   const url = new URL(request.url);
@@ -85,7 +100,7 @@ const pageOf = async (request) => {
     return page;
   }
   try {
-    const response = await within(request, page ? PATIENCE_MS : LONGEST_PAGE_MS);
+    const response = page ? await whole(request, PATIENCE_MS) : await within(request, LONGEST_PAGE_MS);
     if (GATEWAY.includes(response.status)) throw new Error(`gateway ${response.status}`);
     reached(true);
     if (path === "/sign-in") forgetPages();
@@ -148,10 +163,12 @@ const keepAll = async () => {
   if (before && before.who !== said.who) await forgetPages();
   await store.houseSaid({ ...said, at: Date.now() });
   const stamps = new Map((before?.who === said.who ? before.pages : []).map((p) => [p.path, p.stamp]));
+  const begun = forgotten;
   for (const page of said.pages) {
     const same = page.stamp !== "" && stamps.get(page.path) === page.stamp;
     if (same && (await kept(page.path))) continue;
     const response = await within(page.path, SEND_PATIENCE_MS, { redirect: "manual" });
+    if (forgotten !== begun) return;
     if (!isPage(response)) continue;
     const html = await (await keepPage(page.path, response)).text();
     for (const [, asset] of html.matchAll(ASSET)) await keepAsset(asset);
