@@ -156,6 +156,9 @@ const ask = async () => {
   return response.json();
 };
 
+// What the house has to say once is said to somebody, not to a page that is kept for later.
+const FOR_LATER = { "For-Later": "yes" };
+
 const keepAll = async () => {
   const before = await store.house();
   const said = await ask();
@@ -167,7 +170,10 @@ const keepAll = async () => {
   for (const page of said.pages) {
     const same = page.stamp !== "" && stamps.get(page.path) === page.stamp;
     if (same && (await kept(page.path))) continue;
-    const response = await within(page.path, SEND_PATIENCE_MS, { redirect: "manual" });
+    const asked = within(page.path, SEND_PATIENCE_MS, { redirect: "manual", headers: FOR_LATER });
+    const response = await asked.catch(() => null);
+    // A page that is slow to come is tried another time; the house is not away for it.
+    if (!response) return;
     if (forgotten !== begun) return;
     if (!isPage(response)) continue;
     const html = await (await keepPage(page.path, response)).text();

@@ -22,6 +22,7 @@ class WaysInBrowserTest extends BrowserPages {
 
   /** Chooses at the bench, and waits until the page has answered. */
   private static void say(Page page, String label, String option) {
+    settled(page);
     page.waitForResponse("**/bench**", () -> choose(page, label, option));
     settled(page);
   }
@@ -33,7 +34,9 @@ class WaysInBrowserTest extends BrowserPages {
     settled(page);
   }
 
+  /** What was asked for has come, and a page that has just been opened listens. */
   private static void settled(Page page) {
+    page.waitForLoadState();
     page.waitForFunction(
         "() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
   }
