@@ -120,8 +120,9 @@ backups_by_themselves() {
 
 # The newest change of the schema that this version knows.
 schema_known() {
-  local file
-  for file in "$root_dir"/app/src/main/resources/db/migration/V*__*.sql; do
+  local file changes=$root_dir/app/src/main/resources/db/migration
+  ! installed || changes=$program/migration
+  for file in "$changes"/V*__*.sql; do
     file=${file##*/V}
     printf '%s\n' "${file%%__*}"
   done | sort -n | tail -n 1

@@ -3,6 +3,10 @@
 
 root_dir=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 
+# Where the built program lies in an installation; in a checkout it is built, see build_if_needed.
+program=$root_dir/program
+installed() { [ -d "$program" ]; }
+
 say() { printf '%s\n' "$*" >&2; }
 fail() { say "$*"; exit 1; }
 
@@ -28,9 +32,12 @@ has_java() {
 # Usage: ensure_installed [chromium|age|house]
 ensure_installed() {
   local missing=()
-  has_java || missing+=(openjdk-17-jdk-headless)
-  command -v mvn >/dev/null 2>&1 || missing+=(maven)
-  [ -n "$(postgres_bin)" ] || missing+=(postgresql)
+  # An installation has what its package names.
+  if ! installed; then
+    has_java || missing+=(openjdk-17-jdk-headless)
+    command -v mvn >/dev/null 2>&1 || missing+=(maven)
+    [ -n "$(postgres_bin)" ] || missing+=(postgresql)
+  fi
   if [ "${1:-}" = chromium ]; then
     [ -x /usr/bin/chromium ] || missing+=(chromium)
   fi
@@ -65,11 +72,16 @@ ensure_installed() {
   esac
 }
 
-# PostgreSQL refuses to run as root; root hands it to the postgres user.
+# Runs a command as whoever has the cluster of DIR. PostgreSQL refuses to run as root, who hands it to
+# the postgres user, or to the user of the installation where that one has the data. Usage: as_database_user DIR ...
 as_database_user() {
+  local owner=postgres
   if [ "$(id -u)" -eq 0 ]; then
-    (cd / && runuser -u postgres -- "$@")
+    [ ! -d "$1/postgres" ] || owner=$(stat -c %U "$1/postgres")
+    shift
+    (cd / && runuser -u "$owner" -- "$@")
   else
+    shift
     "$@"
   fi
 }
@@ -107,7 +119,7 @@ cluster_create() {
     chown postgres "$dir/postgres" "$pwfile"
     chmod a+x "$dir"
   fi
-  as_database_user "$bin/initdb" -D "$dir/postgres" -U velvetcrock --pwfile="$pwfile" \
+  as_database_user "$dir" "$bin/initdb" -D "$dir/postgres" -U velvetcrock --pwfile="$pwfile" \
     --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$dir/initdb.log" 2>&1 \
     || { rm -f "$pwfile"; fail "The database could not be made; see $dir/initdb.log"; }
   rm -f "$pwfile"
@@ -121,7 +133,7 @@ hold() {
 }
 
 # Whether a process works in DIR/postgres. A number that a crash left behind may be anybody's by now.
-works_in() { [ "$(readlink "/proc/$2/cwd" 2>/dev/null)" = "$(readlink -f "$1/postgres")" ]; }
+works_in() { [ "/proc/$2/cwd" -ef "$1/postgres" ]; }
 
 # Takes away a pid file whose number belongs to another's process: the server would take that for
 # itself and not start, and stopping it would end what is not ours. One whose process is gone, or
@@ -151,22 +163,26 @@ postgres_of() {
   fi
 }
 
+# What every server is told: its PORT on loopback, and no other way in.
+server_settings() { printf '%s ' -p "$1" -c listen_addresses=127.0.0.1 -c unix_socket_directories=; }
+
 # Starts the cluster of DIR on PORT. Further words are settings for the server.
 cluster_start() {
-  local dir=$1 port=$2 bin settings="" setting
+  local dir=$1 port=$2 bin settings setting
   shift 2
   bin=$(postgres_of "$dir")
   foreign_pid_away "$dir"
+  settings=$(server_settings "$port")
   for setting in "$@"; do settings="$settings -c $setting"; done
-  as_database_user "$bin/pg_ctl" -D "$dir/postgres" -w -t 60 -l "$dir/postgres/server.log" \
-    -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=$settings" start >/dev/null 2>&1 \
+  as_database_user "$dir" "$bin/pg_ctl" -D "$dir/postgres" -w -t 60 -l "$dir/postgres/server.log" \
+    -o "$settings" start >/dev/null 2>&1 \
     || fail "The database did not start; see $dir/postgres/server.log"
   printf '%s' "$port" >"$dir/port"
 }
 
 cluster_stop() {
   cluster_running "$1" || return 0
-  as_database_user "$(postgres_of "$1")/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
+  as_database_user "$1" "$(postgres_of "$1")/pg_ctl" -D "$1/postgres" -w -m fast stop >/dev/null 2>&1 || true
 }
 
 cluster_running() {
@@ -227,9 +243,12 @@ java_command() {
   java+=(-jar "$jar")
 }
 
+# Where the archive of its classes is kept: beside the program, or where an installation may write.
+class_folder() { printf '%s' "${CACHE_DIRECTORY:-$(dirname "$jar")}"; }
+
 # The archive of the classes of this very build, for this very Java.
 class_archive() {
-  printf '%s/classes-%s.jsa' "$(dirname "$jar")" "$(stat -Lc %Y%s "$jar" "$(command -v java)" | cksum | cut -d ' ' -f 1)"
+  printf '%s/classes-%s.jsa' "$(class_folder)" "$(stat -Lc %Y%s "$jar" "$(command -v java)" | cksum | cut -d ' ' -f 1)"
 }
 
 # Starts the application once more and ends it again, only to keep its classes as the machine wants
@@ -238,7 +257,7 @@ keep_classes() {
   local archive
   archive=$(class_archive)
   [ ! -f "$archive" ] || return 0
-  rm -f "$(dirname "$jar")"/classes-*
+  rm -f "$(class_folder)"/classes-*
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/velvetcrock" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
     nice -n 19 java -XX:+UseSerialGC -Xmx256m -Dspring.aot.enabled=true -Dspring.context.exit=onRefresh \
     -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 >/dev/null 2>&1 &
@@ -246,6 +265,32 @@ keep_classes() {
   trap 'kill -KILL $! 2>/dev/null; exit 143' TERM
   if wait $!; then mv "$archive.new" "$archive"; fi
   trap - TERM
+}
+
+# How the application serves the data of DIR on PORT: sets serving, and what it finds in its surroundings.
+# Further words are its own settings. Usage: serving_command DIR PORT ...
+serving_command() {
+  local dir=$1 port=$2
+  shift 2
+  # What an earlier run left half uploaded or half read is nobody's any more.
+  rm -rf "$dir/spool"
+  (umask 077 && mkdir -p "$dir/spool")
+  java_command -Xmx768m -Djava.io.tmpdir="$dir/spool"
+  export VELVETCROCK_DB_URL VELVETCROCK_DB_PASSWORD VELVETCROCK_DATA=$dir
+  VELVETCROCK_DB_URL=jdbc:postgresql://127.0.0.1:$(cat "$dir/port")/velvetcrock
+  VELVETCROCK_DB_PASSWORD=$(cat "$dir/password")
+  serving=("${java[@]}" --server.port="$port" --spring.main.banner-mode=off --logging.level.root=WARN
+    --logging.level.velvetcrock.happened=INFO "$@")
+}
+
+# Waits until the application answers on PORT, for as long as COMMAND is true. Usage: until_ready PORT COMMAND ...
+until_ready() {
+  local port=$1
+  shift
+  until page "$port" /actuator/health/readiness | grep '"UP"' >/dev/null; do
+    "$@" || return 1
+    sleep 0.3
+  done
 }
 
 # Runs the application on a database of the cluster at hand, with further words. Usage: application DATABASE ...
@@ -263,9 +308,14 @@ application() {
     --spring.main.lazy-initialization=true --spring.main.banner-mode=off --logging.level.root=ERROR "$@" 9>&-
 }
 
-# Builds the application where it is not built, or older than its sources; sets jar: unpacked, as it starts fastest.
+# Builds the application where it is not built, or older than its sources; sets jar: unpacked by the build, as it
+# starts fastest.
 build_if_needed() {
   [ -z "${VELVETCROCK_RUN:-}" ] || return 0
+  if installed; then
+    jar=$program/velvetcrock.jar
+    return
+  fi
   local built=$root_dir/app/target/velvetcrock.jar newer=
   jar=$root_dir/app/target/velvetcrock/velvetcrock.jar
   if [ -f "$built" ]; then
@@ -276,16 +326,11 @@ build_if_needed() {
     say "Building (the first time takes a few minutes) …"
     (cd "$root_dir" && mvn -q -B -Dmaven.test.skip=true -pl core,probe,app package) >&2
   fi
-  if [ ! "$jar" -nt "$built" ]; then
-    rm -rf "$(dirname "$jar")"
-    java -Djarmode=tools -jar "$built" extract --destination "$(dirname "$jar")" >&2
-    touch "$jar"
-  fi
 }
 
 # Where data lies unless told otherwise.
 default_data_dir() {
-  if [ "$(id -u)" -eq 0 ]; then
+  if [ "$(id -u)" -eq 0 ] || installed; then
     printf '/var/lib/velvetcrock'
   else
     printf '%s/velvetcrock' "${XDG_DATA_HOME:-$HOME/.local/share}"

@@ -188,14 +188,28 @@ http:// {
 CADDYFILE
 }
 
-# Serves the house of DIR until it is ended: as nobody who may do anything else, but for the two ports.
-serve_house() {
+# What the application is told of the house of DIR: sets open_to, and whose word on addresses it takes.
+open_house() {
+  local dir=$1 name=$2
+  open_to=("--velvetcrock.origin=https://$name" "--velvetcrock.addresses=$(house_addresses "$dir" | paste -sd,)"
+    "--velvetcrock.certificate=$dir/house/root.crt")
+  export VELVETCROCK_FORWARDED=native
+}
+
+# Hands Caddy what it needs to serve the house of DIR, and nothing that others may read. Usage: for_caddy DIR NAME PORT
+for_caddy() {
   local dir=$1/house
+  caddyfile "$@" >"$dir/Caddyfile"
   mkdir -p "$dir/caddy"
   chmod 711 "$1" "$dir"
   chmod -R a+rX "$dir/handed-out"
-  chmod 644 "$dir/root.crt" "$dir/serving.crt" "$dir/Caddyfile"
+  chmod 644 "$dir/name" "$dir/permitted" "$dir/root.crt" "$dir/serving.crt" "$dir/Caddyfile"
   chown -R caddy "$dir/caddy" "$dir/serving.key"
+}
+
+# Serves the house of DIR until it is ended: as nobody who may do anything else, but for the two ports.
+serve_house() {
+  local dir=$1/house
   exec env HOME="$dir/caddy" XDG_DATA_HOME="$dir/caddy" XDG_CONFIG_HOME="$dir/caddy" \
     setpriv --pdeathsig TERM --reuid caddy --regid caddy --clear-groups --no-new-privs \
     --bounding-set -all,+net_bind_service --inh-caps -all,+net_bind_service --ambient-caps -all,+net_bind_service \
