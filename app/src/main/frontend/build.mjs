@@ -42,6 +42,7 @@ cpSync(join(here, "lists.js"), join(assets, "lists.js"));
 cpSync(join(here, "stove.js"), join(assets, "stove.js"));
 cpSync(join(here, "passkeys.js"), join(assets, "passkeys.js"));
 cpSync(join(here, "beside.js"), join(assets, "beside.js"));
+cpSync(join(here, "calls.js"), join(assets, "calls.js"));
 // The worker and what pages say of it, each with the libraries it uses in one file.
 for (const [from, to] of [
   ["away/worker.js", "sw.js"],

@@ -277,6 +277,12 @@ const knock = async () => {
   }
 };
 
+// Whoever signs out is not called on this phone any more.
+const beCalledNoMore = async () => {
+  const asked = await self.registration.pushManager?.getSubscription().catch(() => null);
+  await asked?.unsubscribe().catch(() => {});
+};
+
 // A form that was sent waits for its answer. Where the house is lost, it is held back on the phone if it may
 // be; else it is sent again, under the same key, until it is answered: the house writes it once.
 const AGAIN_MS = 2000;
@@ -302,7 +308,8 @@ const post = async (request) => {
       if (mayWait && GATEWAY.includes(answer.status)) throw new Error("gateway");
       reached(true);
       tell({ away: false });
-      if (path === "/sign-out" && answer.status < 400) await Promise.all([forgetPages(), store.forgetAll()]);
+      if (path === "/sign-out" && answer.status < 400)
+        await Promise.all([forgetPages(), store.forgetAll(), beCalledNoMore()]);
       return answer;
     } catch (lost) {
       tries += 1;
@@ -359,6 +366,13 @@ registerRoute(
   ({ request }) => post(request),
   "POST",
 );
+
+// A call of the house to a phone whose pages are closed.
+self.addEventListener("push", (event) => {
+  const { words, page, tag } = event.data.json();
+  const shown = { body: words, tag, icon: "/assets/icons/crock-192.png", data: { page } };
+  event.waitUntil(self.registration.showNotification("Velvet Crock", shown));
+});
 
 // A notification leads to the page that called, in the window that is open where there is one.
 self.addEventListener("notificationclick", (event) => {

@@ -3,6 +3,8 @@ package velvetcrock;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -13,6 +15,7 @@ import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -176,20 +179,52 @@ class AwayBrowserTest extends BrowserPages {
       settleIn(phone);
       phone.reload();
       phone.evaluate("() => velvetNotify('The bath is low', '/stove')");
-      assertThat(
-              phone.evaluate(
-                  """
-                  async () => {
-                    const worker = await navigator.serviceWorker.ready;
-                    for (let i = 0; i < 50; i++) {
-                      const shown = await worker.getNotifications();
-                      if (shown.length > 0) return shown[0].body + shown[0].data.page;
-                      await new Promise(next => setTimeout(next, 100));
-                    }
-                    return 'none';
-                  }"""))
-          .isEqualTo("The bath is low/stove");
+      assertThat(called(phone)).isEqualTo("The bath is low/stove");
+
+      pushed(phone, "{\"words\":\"K7M: shake\",\"page\":\"/round\",\"tag\":\"K7M\"}");
+      assertThat(called(phone)).isEqualTo("K7M: shake/round");
     }
+  }
+
+  /** What the one notification says that is shown, and where it leads; it is put away. */
+  private static Object called(Page phone) {
+    return phone.evaluate(
+        """
+        async () => {
+          const worker = await navigator.serviceWorker.ready;
+          for (let i = 0; i < 50; i++) {
+            const [shown] = await worker.getNotifications();
+            if (shown) {
+              const said = shown.body + shown.data.page;
+              shown.close();
+              return said;
+            }
+            await new Promise(next => setTimeout(next, 100));
+          }
+          return 'none';
+        }""");
+  }
+
+  /** As a push service wakes the worker with what it was handed. */
+  private static void pushed(Page phone, String message) {
+    CDPSession browser = phone.context().newCDPSession(phone);
+    CompletableFuture<String> registration = new CompletableFuture<>();
+    browser.on(
+        "ServiceWorker.workerRegistrationUpdated",
+        event ->
+            event
+                .getAsJsonArray("registrations")
+                .forEach(
+                    one ->
+                        registration.complete(
+                            one.getAsJsonObject().get("registrationId").getAsString())));
+    browser.send("ServiceWorker.enable");
+    phone.waitForCondition(registration::isDone);
+    JsonObject push = new JsonObject();
+    push.addProperty("origin", phone.url().replaceAll("(https?://[^/]+).*", "$1"));
+    push.addProperty("registrationId", registration.join());
+    push.addProperty("data", message);
+    browser.send("ServiceWorker.deliverPushMessage", push);
   }
 
   @Test

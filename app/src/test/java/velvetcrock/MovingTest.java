@@ -51,7 +51,8 @@ class MovingTest extends AppTest {
           "calendar_feed",
           "calendar_item",
           "bottle_pass",
-          "thermometer");
+          "thermometer",
+          "push_phone");
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -39,6 +39,7 @@ record Real(JdbcTemplate jdbc, UUID house) {
         .replace("{recovery}", ofOneOr("select id::text from recovery where household_id = ?"))
         .replace("{entry}", entry(pattern))
         .replace("{photo}", nobody())
+        .replace("{phone}", nobody())
         .replace("{letter}", "A")
         .replace("{number}", "1")
         .replace("{kind}", "HERB")

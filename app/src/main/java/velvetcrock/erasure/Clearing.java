@@ -19,6 +19,7 @@ public class Clearing {
   /** Tables with a household of their own, those that hang on others first. */
   static final List<String> TABLES =
       List.of(
+          "push_phone",
           "thermometer",
           "reading",
           "reading_rejected",

@@ -43,6 +43,7 @@ public class Erasure {
           List.of("plan", "made_by"),
           List.of("round_note", "noted_by"),
           List.of("calendar_feed", "made_by"),
+          List.of("push_phone", "made_by"),
           List.of("reading_import", "sent_by"),
           List.of("invitation", "invited_by"),
           List.of("api_token", "made_by"),
