@@ -6,8 +6,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -50,7 +52,19 @@ class Phone {
       Phone phone = new Phone(browser, args[0]);
       phone.awayAndBack();
       phone.throughALossyWire();
+      phone.pairsAThermometer(Path.of(args[2]));
     }
+  }
+
+  /** Pairs a thermometer, as somebody does who stands at the stove; what it has to show goes to a file. */
+  private void pairsAThermometer(Path token) throws Exception {
+    Page page = page();
+    page.navigate("/stove/thermometers");
+    page.locator("#name").fill("clip-on of the trial");
+    page.locator("#jar").selectOption(new SelectOption().setIndex(1));
+    press(page, "Pair it");
+    Files.writeString(token, page.locator("#secret").inputValue());
+    found("a thermometer is paired", true);
   }
 
   private Page page() {

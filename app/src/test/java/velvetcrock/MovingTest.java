@@ -57,6 +57,8 @@ class MovingTest extends AppTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   final JdbcTemplate owner = TestCluster.shared().owner();
+  private static final UUID LABEL = UUID.fromString("6d1f5f0a-0000-4000-8000-00000000abe1");
+
   @Autowired MovingHand hand;
   private Somebody cottage;
 
@@ -66,6 +68,14 @@ class MovingTest extends AppTest {
         owner.queryForObject(
             "select id from household where demo and name like 'Keeper%'", UUID.class);
     cottage = new Somebody(demo, "Ailsa");
+    owner.update(
+        "insert into lot_label (household_id, id, lot_id, jpeg, sent_at)"
+            + " select ?, ?, (select id from lot where household_id = ? order by id limit 1), ?,"
+            + " timestamptz '2026-11-02 09:30Z' on conflict do nothing",
+        demo,
+        LABEL,
+        demo,
+        new byte[] {(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, (byte) 0xD9});
   }
 
   /** Other tests find the demo by its name, which came along. */
@@ -176,6 +186,7 @@ class MovingTest extends AppTest {
         column++;
       }
     }
+    assertThat(files).containsKey("photos/" + LABEL + ".jpg");
     assertThat(text(packed, "README.txt")).contains("Take it with you").contains("data/log.csv");
   }
 

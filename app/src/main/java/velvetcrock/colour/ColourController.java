@@ -1,13 +1,10 @@
 package velvetcrock.colour;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,6 +29,7 @@ import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
+import velvetcrock.web.Picture;
 import velvetcrock.web.Typed;
 
 /** The colour of a jar: picked by eye, or tapped on a picture. */
@@ -202,11 +200,7 @@ class ColourController {
 
   @GetMapping("/batches/{code}/photos/{photo}.jpg")
   ResponseEntity<byte[]> jpeg(@PathVariable String code, @PathVariable UUID photo) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-        .header("X-Content-Type-Options", "nosniff")
-        .body(colours.photo(batches.find(code), photo).jpeg());
+    return Picture.answer(colours.photo(batches.find(code), photo).jpeg());
   }
 
   private String page(BatchRecord batch, FieldErrors errors, Model model) {

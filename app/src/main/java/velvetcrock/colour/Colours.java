@@ -1,6 +1,5 @@
 package velvetcrock.colour;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,6 +16,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.colour.Rgb;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.Picture;
 
 /** Colours and pictures from what was picked, sent and tapped to entries in the log. */
 @Service
@@ -53,19 +53,8 @@ class Colours {
     if (photos.existsById(id)) {
       return id;
     }
-    if (file == null) {
-      throw new Refused("photo", "Choose a picture, a JPEG or a PNG.");
-    }
-    if (file.getSize() > Picture.MOST_BYTES) {
-      throw new Refused("photo", "A picture has at most 10 MB. Send a smaller one.");
-    }
-    try {
-      Picture picture = Picture.sent(file.getBytes());
-      Instant taken = at == null ? clock.instant() : at;
-      return photos.save(new LookPhoto(id, batch.id(), picture.jpeg(), taken)).id();
-    } catch (IOException e) {
-      throw new Refused("photo", "That picture did not arrive whole. Send it again.");
-    }
+    Instant taken = at == null ? clock.instant() : at;
+    return photos.save(new LookPhoto(id, batch.id(), Picture.sent(file).jpeg(), taken)).id();
   }
 
   private static UUID id(BatchRecord batch, String key) {

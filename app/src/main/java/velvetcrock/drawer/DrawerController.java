@@ -54,6 +54,7 @@ class DrawerController {
 
   private final Drawer drawer;
   private final Promises promises;
+  private final LotLabels labels;
   private final Dryings dryings;
   private final Households households;
   private final Catalogues catalogues;
@@ -63,6 +64,7 @@ class DrawerController {
   DrawerController(
       Drawer drawer,
       Promises promises,
+      LotLabels labels,
       Dryings dryings,
       Households households,
       Catalogues catalogues,
@@ -70,6 +72,7 @@ class DrawerController {
       Clock clock) {
     this.drawer = drawer;
     this.promises = promises;
+    this.labels = labels;
     this.dryings = dryings;
     this.households = households;
     this.catalogues = catalogues;
@@ -283,6 +286,7 @@ class DrawerController {
     Formats fmt = households.formats(households.current());
     model.addAttribute(
         "view", LotView.of(drawer.lot(id), drawer.log(id), catalogues.current(), cautions, fmt));
+    model.addAttribute("labels", labels.of(id));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     model.addAttribute("key", UUID.randomUUID().toString());

@@ -27,6 +27,7 @@ public class Clearing {
           "bottle_pass",
           "bottle_date_move",
           "look_photo",
+          "lot_label",
           "retention_lesson",
           "speed_lesson",
           "batch_lot",

@@ -49,8 +49,9 @@ final class Description {
     resources.add(resource);
   }
 
-  void photo(String id, Written written) {
-    Map<String, Object> resource = resource("photo-" + id, "A photo", "See photos.csv.", written);
+  void photo(String id, Table of, Written written) {
+    Map<String, Object> resource =
+        resource("photo-" + id, "A photo", "See " + of.name() + ".csv.", written);
     resource.put("profile", "data-resource");
     resource.put("format", "jpg");
     resource.put("mediatype", "image/jpeg");

@@ -145,7 +145,7 @@ class Packing {
           try {
             File file = new File(zip, "photos/" + row.getString(1) + ".jpg");
             file.bytes(row.getBytes(2));
-            description.photo(row.getString(1), file.end());
+            description.photo(row.getString(1), table, file.end());
           } catch (IOException e) {
             throw new UncheckedIOException(e);
           }

@@ -47,6 +47,8 @@ final class Readme {
         text.append("    ").append(line).append('\n');
       }
     }
-    return text.append("photos/\n    The photos, each by its id in data/photos.csv.\n").toString();
+    return text.append(
+            "photos/\n    The photos, each by its id in data/photos.csv or data/label-photos.csv.\n")
+        .toString();
   }
 }

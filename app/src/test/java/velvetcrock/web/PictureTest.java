@@ -1,4 +1,4 @@
-package velvetcrock.colour;
+package velvetcrock.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

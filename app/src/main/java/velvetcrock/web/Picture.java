@@ -1,4 +1,4 @@
-package velvetcrock.colour;
+package velvetcrock.web;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
@@ -13,6 +13,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -27,6 +28,11 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.multipart.MultipartFile;
 import velvetcrock.core.Refused;
 import velvetcrock.core.colour.Rgb;
 
@@ -44,7 +50,7 @@ import velvetcrock.core.colour.Rgb;
  *       upright.
  * </ol>
  */
-final class Picture {
+public final class Picture {
   /** 10 MB. */
   static final int MOST_BYTES = 10_000_000;
 
@@ -92,7 +98,7 @@ final class Picture {
       throw new Refused("photo", "Choose a picture, a JPEG or a PNG.");
     }
     if (bytes.length > MOST_BYTES) {
-      throw new Refused("photo", "A picture has at most 10 MB. Send a smaller one.");
+      throw tooLarge();
     }
     String format = format(bytes);
     Header header = format.equals("jpeg") ? Header.of(bytes) : new Header(1, false);
@@ -120,8 +126,41 @@ final class Picture {
     }
   }
 
+  /**
+   * Takes in a file that somebody sent.
+   *
+   * @param file null where there was none
+   * @throws Refused at {@code photo} if it is no picture that can be taken
+   */
+  public static Picture sent(@Nullable MultipartFile file) {
+    if (file == null) {
+      throw new Refused("photo", "Choose a picture, a JPEG or a PNG.");
+    }
+    if (file.getSize() > MOST_BYTES) {
+      throw tooLarge();
+    }
+    try {
+      return sent(file.getBytes());
+    } catch (IOException e) {
+      throw new Refused("photo", "That picture did not arrive whole. Send it again.");
+    }
+  }
+
+  /** Hands out one that was kept: to this browser, for a month. */
+  public static ResponseEntity<byte[]> answer(byte[] jpeg) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+        .header("X-Content-Type-Options", "nosniff")
+        .body(jpeg);
+  }
+
+  private static Refused tooLarge() {
+    return new Refused("photo", "A picture has at most 10 MB. Send a smaller one.");
+  }
+
   /** One that was kept. */
-  static Picture kept(byte[] jpeg) {
+  public static Picture kept(byte[] jpeg) {
     try {
       return new Picture(ImageIO.read(new ByteArrayInputStream(jpeg)));
     } catch (IOException e) {
@@ -247,16 +286,16 @@ final class Picture {
     }
   }
 
-  int width() {
+  public int width() {
     return image.getWidth();
   }
 
-  int height() {
+  public int height() {
     return image.getHeight();
   }
 
   /** As a JPEG with nothing but the picture in it. */
-  byte[] jpeg() {
+  public byte[] jpeg() {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       ImageIO.write(image, "jpeg", out);
@@ -272,7 +311,7 @@ final class Picture {
    * @param across 0 at the left to 1 at the right
    * @param down 0 at the top to 1 at the bottom
    */
-  Rgb around(double across, double down) {
+  public Rgb around(double across, double down) {
     int radius = Math.max(1, (int) Math.round(TAP * image.getWidth()));
     int x0 = (int) Math.round(across * (image.getWidth() - 1));
     int y0 = (int) Math.round(down * (image.getHeight() - 1));
