@@ -134,8 +134,9 @@ class ThermometersTest extends AppTest {
   }
 
   @Test
-  void withoutANameItIsNotPaired() throws Exception {
+  void withoutANameOfItsOwnItIsNotPaired() throws Exception {
     send(keeper, PAGE, "name", " ", "jar", "").andExpect(status().isUnprocessableContent());
+    send(keeper, PAGE, "name", "CLIP-ON", "jar", "").andExpect(status().isUnprocessableContent());
     assertThat(as(keeper, thermometers::all)).hasSize(1);
   }
 }

@@ -26,9 +26,6 @@ import velvetcrock.web.NotFound;
 public class Thermometers {
   private static final int LONGEST_NAME = 60;
 
-  /** How much the newest interval says of the usual one. */
-  private static final double NEWEST = 0.3;
-
   private static final String SELECT =
       "select t.id, t.name, b.code, t.battery_percent, t.last_celsius, t.last_at, t.heard_at,"
           + " t.usual_gap_seconds from thermometer t left join batch b on b.id = t.batch_id";
@@ -105,6 +102,10 @@ public class Thermometers {
         !called.isEmpty() && called.length() <= LONGEST_NAME,
         "name",
         "Say what this thermometer is called, in at most 60 letters.");
+    problems.require(
+        all().stream().noneMatch(one -> one.name().equalsIgnoreCase(called)),
+        "name",
+        "There is one of that name already. Call this one otherwise.");
     problems.refuseIfAny();
     Tokens.Made made = tokens.makeForReadings(called);
     jdbc.update(
@@ -239,10 +240,7 @@ public class Thermometers {
     for (Reading reading : sorted) {
       if (before != null && reading.at().isAfter(before)) {
         double gap = Duration.between(before, reading.at()).toMillis() / 1000.0;
-        boolean pause = usual != null && gap > Silence.after(usual).toSeconds();
-        if (!pause) {
-          usual = usual == null ? gap : usual + NEWEST * (gap - usual);
-        }
+        usual = usual == null ? gap : Silence.usual(usual, gap);
       }
       before = reading.at();
     }
