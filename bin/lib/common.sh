@@ -86,6 +86,11 @@ as_database_user() {
   fi
 }
 
+# Refuses data of another user, such as the service's: that one could not touch what this one leaves in them.
+own_data() {
+  [ ! -e "$1" ] || [ -O "$1" ] || fail "The data in $1 belong to $(stat -c %U "$1"). What is done with those of the service says: sudo velvetcrock"
+}
+
 # A port on loopback that nothing listens on, below those that outgoing connections are given.
 free_port() {
   local port

@@ -116,6 +116,32 @@ class CommandsTest {
         .hasMessageContaining("Stop Velvet Crock first");
   }
 
+  /** What root leaves among the service's data, the service could not touch. */
+  @Test
+  void dataOfAnotherUserAreLeftToThem() throws Exception {
+    Path data = Files.createTempDirectory("velvetcrock-service");
+    boolean root = Files.getOwner(data).getName().equals("root");
+    if (root) {
+      Files.setOwner(
+          data,
+          data.getFileSystem().getUserPrincipalLookupService().lookupPrincipalByName("nobody"));
+    }
+    String theirs = root ? data.toString() : "/";
+    for (List<String> words :
+        List.of(
+            List.of(command("check")),
+            List.of(command("backup"), "--kept"),
+            List.of(command("restore"), "--back"),
+            List.of(command("start"), "--port", "1"))) {
+      List<String> all = new ArrayList<>(words);
+      all.addAll(List.of("--data", theirs));
+      assertThatThrownBy(() -> TestCluster.run(all))
+          .as("%s", all)
+          .hasMessageContaining("belong to")
+          .hasMessageContaining("sudo velvetcrock");
+    }
+  }
+
   /** Else every start would install a Java that is there. */
   @Test
   void whatJavaSaysOfItsOptionsIsNotItsVersion() {
