@@ -9,6 +9,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import velvetcrock.core.care.StrainStep;
+import velvetcrock.core.care.Task;
 import velvetcrock.core.caution.Caution;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.jar.BatchReckoning;
@@ -23,8 +24,6 @@ import velvetcrock.web.Formats;
 /** Straining, one step at a time. */
 @Controller
 class StrainBesideController {
-  private static final double DRIP_MINUTES = 30;
-
   private final Batches batches;
   private final Households households;
   private final Catalogues catalogues;
@@ -58,7 +57,7 @@ class StrainBesideController {
     for (StrainStep step : StrainStep.of(batch.state(), reckoning)) {
       List<Beside.Timer> timers =
           step == StrainStep.DRIP || step == StrainStep.SQUEEZE
-              ? List.of(new Beside.Timer("Dripping, " + batch.code(), "30 min", DRIP_MINUTES))
+              ? List.of(TimerWords.beside(Task.Kind.STRAIN, batch.code()))
               : List.of();
       steps.add(
           Beside.Step.of(StrainWords.inShort(step), "", StrainWords.of(step, reckoning, fmt))

@@ -78,7 +78,7 @@ class ProductBesideController {
                         clock.seconds() / SECONDS))
             .toList();
     Beside.Step said = Beside.Step.of(step.what(), step.when(), step.detail()).timed(timers);
-    boolean warm = step.when().contains("°") && view.stage().inThePan();
+    boolean warm = step.warmed() && view.stage().inThePan();
     return warm
         ? said.noting(
             Beside.Act.noted(

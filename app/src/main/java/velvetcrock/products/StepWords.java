@@ -31,9 +31,11 @@ final class StepWords {
    * A step.
    *
    * @param when at what temperature and how long
+   * @param warmed whether its temperature is to be read
    * @param clocks a timer for each way of doing it that takes a known time
    */
-  record WordedStep(String what, String detail, String when, List<StepClock> clocks) {}
+  record WordedStep(
+      String what, String detail, String when, boolean warmed, List<StepClock> clocks) {}
 
   /**
    * A timer for a step.
@@ -49,7 +51,11 @@ final class StepWords {
     for (Working.Step step : working.steps()) {
       said.add(
           new WordedStep(
-              what(step.code()), detail(step, working, parts, melt), when(step), clocks(step)));
+              what(step.code()),
+              detail(step, working, parts, melt),
+              when(step),
+              step.celsius() != null,
+              clocks(step)));
     }
     return said;
   }

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.BottleRecord;
+import velvetcrock.batch.TimerWords;
 import velvetcrock.batch.VisitWords;
 import velvetcrock.core.batch.Visited;
 import velvetcrock.core.care.Ahead;
@@ -148,12 +149,12 @@ record RoundView(
 
     /** What the time is for. */
     public String timerFor() {
-      return RoundWords.timerFor(kind);
+      return TimerWords.reason(kind);
     }
 
     /** What the timer is called, with the code of what it is about. */
     public String timerName(String code) {
-      return RoundWords.timerName(kind, code);
+      return TimerWords.name(kind, code);
     }
 
     private String name() {

@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import velvetcrock.batch.VisitWords;
 import velvetcrock.batch.Written;
 import velvetcrock.core.batch.Visited;
-import velvetcrock.core.care.Task.Kind;
 
 /** What the round says of its timers. */
 final class RoundWords {
@@ -26,15 +25,5 @@ final class RoundWords {
   /** How many things cannot wait. */
   static String cannotWait(long count) {
     return count == 1 ? "One cannot wait" : count + " cannot wait";
-  }
-
-  /** What the time is for. */
-  static String timerFor(Kind kind) {
-    return kind == Kind.STRAIN ? "let it drip" : "let it cool";
-  }
-
-  /** What the timer is called. */
-  static String timerName(Kind kind, String code) {
-    return (kind == Kind.STRAIN ? "Dripping, " : "Cooling, ") + code;
   }
 }

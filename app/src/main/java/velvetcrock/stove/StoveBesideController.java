@@ -10,6 +10,8 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import velvetcrock.batch.TimerWords;
+import velvetcrock.core.care.Task;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Beside;
 import velvetcrock.web.Formats;
@@ -17,8 +19,6 @@ import velvetcrock.web.Formats;
 /** A day's heat, one step at a time: on, bath, reading, top-up, off. */
 @Controller
 class StoveBesideController {
-  private static final double COOLING_MINUTES = 40;
-
   private final LivePots pots;
   private final StoveRows rows;
   private final Households households;
@@ -107,7 +107,7 @@ class StoveBesideController {
             "Take it off",
             "",
             "Wipe the vessel. Leave it loosely covered until it is cold: warm oil under a cap draws water.")
-        .timed(List.of(new Beside.Timer("Cooling, " + row.code(), "40 min", COOLING_MINUTES)))
+        .timed(List.of(TimerWords.beside(Task.Kind.CAP, row.code())))
         .noting(Beside.Act.last(page + "/log", Map.of("kind", List.of("off")), null, "It is off"));
   }
 }

@@ -96,7 +96,7 @@ class RecipeFileTest {
             file.write(
                 anyRecipe(),
                 7,
-                List.of(new StepWords.WordedStep("Pour", "Slowly.", "60 °C", List.of()))));
+                List.of(new StepWords.WordedStep("Pour", "Slowly.", "60 °C", true, List.of()))));
 
     assertThat(root.path("@context").asString()).isEqualTo("https://schema.org");
     assertThat(root.path("@type").asString()).isEqualTo("HowTo");
