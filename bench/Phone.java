@@ -203,7 +203,8 @@ class Phone {
     other.navigate("/batches/" + jar + "?all=yes");
     String log = other.locator(".thread-of-log").innerText();
     for (String words : noted) {
-      found(words + " written once", log.split(words.replace(".", "\\."), -1).length == 2);
+      int times = log.split(words.replace(".", "\\."), -1).length - 1;
+      found(words + " written once" + (times == 1 ? "" : ", found " + times + " times; " + answers(phone)), times == 1);
     }
   }
 
@@ -218,7 +219,7 @@ class Phone {
   private static void note(Page phone, String jar, String words) {
     phone.navigate("/batches/" + jar);
     Locator form = phone.locator("form:has(textarea[name=text])");
-    form.evaluate("f => (f.closest('details').open = true)");
+    phone.locator("details:has(textarea[name=text]) > summary").click();
     form.locator("textarea").fill(words);
     phone.evaluate("() => { window.before = true; }");
     form.locator("button").last().click();
@@ -230,10 +231,14 @@ class Phone {
         "n => document.querySelector('[data-away=waiting]')?.textContent.startsWith(`${n} entries wait`)", count);
   }
 
-  @SuppressWarnings("unchecked")
   private static List<String> answered(Page phone, int count) {
     phone.navigate("/waiting");
     phone.waitForFunction("n => document.querySelectorAll('[data-away=answered] li').length === n", count);
+    return answers(phone);
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<String> answers(Page phone) {
     return (List<String>)
         phone.evaluate(
             """

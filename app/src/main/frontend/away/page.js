@@ -199,11 +199,41 @@
     list();
   };
 
+  // A kept page is loaded anew once the house answers, but never from under somebody's hand: on a bad wire
+  // that takes seconds, and what is begun meanwhile stops it. What was sent may be on its way for as long as
+  // AT_WORK_MS.
+  const AT_WORK_MS = 60 * 1000;
   const missing = body.dataset.missing;
+  let touched = -AT_WORK_MS;
+  let loading = false;
   const typedIn = () =>
     [...document.querySelectorAll("main input, main textarea")].some(
       (field) => field.type !== "hidden" && "defaultValue" in field && field.value !== field.defaultValue,
     );
+  const backAgain = () => {
+    const line = at("kept");
+    line.textContent = "The house answers again. What you log is sent at once. ";
+    line.append(make("a", "Load this page anew", { href: location.pathname, className: "underline" }));
+    show(line, true);
+  };
+  const begun = (event) => {
+    if (event.target.closest?.("[data-away='kept']")) return;
+    touched = performance.now();
+    if (!loading) return;
+    loading = false;
+    window.stop();
+    backAgain();
+  };
+  ["pointerdown", "keydown", "input", "submit"].forEach((what) =>
+    document.addEventListener(what, begun, true),
+  );
+  const anew = () => {
+    if (typedIn() || performance.now() - touched < AT_WORK_MS) backAgain();
+    else {
+      loading = true;
+      location.reload();
+    }
+  };
   worker.addEventListener("message", ({ data }) => {
     if (data.waiting) {
       stands = data;
@@ -219,10 +249,7 @@
     }
     if (data.reached && missing !== undefined) location.reload();
     if (data.reached && !body.dataset.kept) show(at("kept"), false);
-    if (data.reached && body.dataset.kept) {
-      if (!typedIn()) location.reload();
-      else at("kept").textContent = "The house answers again. What you log is sent at once.";
-    }
+    if (data.reached && body.dataset.kept && !loading) anew();
   });
   document.addEventListener("htmx:afterSettle", markTicks);
   document.addEventListener("htmx:afterRequest", () => setTimeout(markTicks));

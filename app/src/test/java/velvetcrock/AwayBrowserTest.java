@@ -147,6 +147,7 @@ class AwayBrowserTest extends BrowserPages {
       assertThat(other.locator(".thread-of-log")).containsText("cloudy at the top");
       assertThat(other.getByText("clear again")).hasCount(1);
       assertThat(other.locator(".page-clocks")).containsText("let it drip");
+      stopTimers(other);
       told(phone, "answered").locator("a[href*='/colour/']").first().click();
       assertThat(phone.locator("main")).containsText("Tap the oil");
     }
@@ -168,6 +169,33 @@ class AwayBrowserTest extends BrowserPages {
       assertThat(told(phone, "kept")).isHidden();
       phone.evaluate("() => htmx.trigger(document.querySelector('[data-walk]'), 'due')");
       assertThat(phone.locator("main[data-mine]")).hasCount(0);
+    }
+  }
+
+  /**
+   * The house answers again, but slowly: what is begun before its page comes is not taken away by
+   * it.
+   */
+  @Test
+  void whatIsBegunOnAKeptPageStaysWhenTheHouseAnswersSlowly() throws Exception {
+    try (LossyLine line = new LossyLine(port, "nothing", 0);
+        Page phone = phoneWithItsWorker("http://localhost:" + line.port())) {
+      settleIn(phone);
+      line.cut();
+      phone.navigate("/round");
+      assertThat(told(phone, "kept")).containsText("This page is from");
+      phone.locator("#reason").evaluate("field => field.focus()");
+      line.hold("GET /round ");
+      line.mend();
+      line.awaitHeld();
+      phone.keyboard().type("let it drip");
+      assertThat(told(phone, "kept")).containsText("The house answers again.");
+      line.letGo();
+      assertThat(phone.locator("#reason")).hasValue("let it drip");
+      phone.locator("#minutes").fill("20");
+      press(phone, "Start");
+      assertThat(phone.locator("main .clocks")).containsText("let it drip");
+      stopTimers(phone);
     }
   }
 

@@ -143,6 +143,16 @@ abstract class BrowserPages extends AppTest {
     arrived(page, "/$");
   }
 
+  /** Stops all timers of the household, those of other tests too. */
+  static void stopTimers(Page page) {
+    page.navigate("/cellar");
+    Locator stop = page.locator(".page-clocks .clock button");
+    for (int left = stop.count(); left > 0; left--) {
+      stop.first().click();
+      assertThat(stop).hasCount(left - 1);
+    }
+  }
+
   /** Waits until a page is there with its scripts, so that keys are heard. */
   static void arrived(Page page, String url) {
     assertThat(page).hasURL(Pattern.compile(url));

@@ -7,22 +7,29 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
  * A line to the application that carries a request and loses its answer, as often as it is told to,
- * and that can be cut.
+ * that can hold a request back, and that can be cut.
  */
 final class LossyLine implements AutoCloseable {
+  private static final int PATIENCE_S = 60;
+
   private final ServerSocket door;
   private final int to;
   private final String start;
   private final AtomicInteger toLose;
   private final Set<Socket> open = ConcurrentHashMap.newKeySet();
   private volatile boolean cut;
+  private volatile String held = "nothing";
+  private final CountDownLatch holding = new CountDownLatch(1);
+  private final CountDownLatch letGo = new CountDownLatch(1);
   private final ExecutorService threads = Executors.newCachedThreadPool();
 
   /**
@@ -61,6 +68,22 @@ final class LossyLine implements AutoCloseable {
     cut = false;
   }
 
+  /** From here on a request that begins so is held back, until all are let go. */
+  void hold(String start) {
+    held = start;
+  }
+
+  /** Waits until one is held back. */
+  void awaitHeld() throws InterruptedException {
+    if (!holding.await(PATIENCE_S, TimeUnit.SECONDS)) {
+      throw new IllegalStateException("Nothing asked for " + held);
+    }
+  }
+
+  void letGo() {
+    letGo.countDown();
+  }
+
   private Void open() throws IOException {
     while (!door.isClosed()) {
       Socket near = door.accept();
@@ -77,13 +100,18 @@ final class LossyLine implements AutoCloseable {
     return null;
   }
 
-  private Void requests(Socket near, Socket far, AtomicBoolean losing) throws IOException {
+  private Void requests(Socket near, Socket far, AtomicBoolean losing)
+      throws IOException, InterruptedException {
     byte[] bytes = new byte[65_536];
     int read;
     while ((read = near.getInputStream().read(bytes)) >= 0) {
-      if (new String(bytes, 0, read, StandardCharsets.ISO_8859_1).startsWith(start)
-          && toLose.getAndDecrement() > 0) {
+      String asked = new String(bytes, 0, read, StandardCharsets.ISO_8859_1);
+      if (asked.startsWith(start) && toLose.getAndDecrement() > 0) {
         losing.set(true);
+      }
+      if (asked.startsWith(held)) {
+        holding.countDown();
+        letGo.await();
       }
       far.getOutputStream().write(bytes, 0, read);
     }

@@ -143,6 +143,7 @@ class ProductsBrowserTest extends BrowserPages {
   void aTimerOfAStepRuns() {
     Page page = page(360, ColorScheme.LIGHT);
     enterDemo(page);
+    stopTimers(page);
     page.navigate("/products");
     page.getByText("Harbour salve").click();
     page.waitForLoadState();
