@@ -11,10 +11,12 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 
 /**
@@ -88,15 +90,20 @@ class Phone {
   }
 
   private static void settled(Page page) {
+    kept(page, "/cellar");
+  }
+
+  private static void kept(Page page, String address) {
     page.evaluate(
         """
-        async () => {
+        async address => {
           for (;;) {
             const kept = await (await caches.open('pages')).keys();
-            if (kept.some(page => page.url.endsWith('/cellar'))) return;
+            if (kept.some(page => page.url.endsWith(address))) return;
             await new Promise(next => setTimeout(next, 200));
           }
-        }""");
+        }""",
+        address);
   }
 
   private static void run(String... command) throws Exception {
@@ -116,7 +123,7 @@ class Phone {
     Page phone = page();
     Page other = page();
     settled(phone);
-    String jar = jar(phone);
+    String jar = charged(phone);
     run("ip", "link", "set", "vcp", "down");
     phone.navigate("/round");
     found("out of reach, the round is there and says from when it is",
@@ -214,6 +221,18 @@ class Phone {
         .first()
         .getAttribute("href")
         .replaceAll("^/batches/(\\w+).*", "$1");
+  }
+
+  /** Charges a jar; its page is kept before it comes back. */
+  private static String charged(Page phone) {
+    phone.navigate("/bench?herbs%5B0%5D.herb=chickweed&amount=20+g");
+    phone.getByLabel("Oil’s best-before").fill(LocalDate.now().plusMonths(8).toString());
+    phone.getByLabel("Jar and herb are clean").check();
+    press(phone, "Charge the jar");
+    phone.waitForURL(Pattern.compile(".*/batches/[A-Z0-9]+$"));
+    kept(phone, phone.url());
+    found("a jar is charged, and its page is on the phone at once", true);
+    return phone.url().replaceAll(".*/", "");
   }
 
   private static void note(Page phone, String jar, String words) {

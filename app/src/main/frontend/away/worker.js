@@ -185,6 +185,12 @@ const keepAll = async () => {
     if (!wanted.has(new URL(request.url).pathname)) await cache.delete(request);
 };
 
+// What was written changes what is worth keeping: it is looked at again with the next page.
+const writtenHere = async () => {
+  const said = await store.house();
+  if (said) await store.houseSaid({ ...said, at: 0 });
+};
+
 const KEEP_EVERY_MS = 10 * 60 * 1000;
 const keepWhenOld = async (force) => {
   const said = await store.house();
@@ -310,6 +316,7 @@ const post = async (request) => {
       tell({ away: false });
       if (path === "/sign-out" && answer.status < 400)
         await Promise.all([forgetPages(), store.forgetAll(), beCalledNoMore()]);
+      else if (keyed) await writtenHere();
       return answer;
     } catch (lost) {
       tries += 1;

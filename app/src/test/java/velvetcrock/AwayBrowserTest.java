@@ -29,24 +29,31 @@ class AwayBrowserTest extends BrowserPages {
   /** In the demo kitchen, with all pages kept that are worth it. */
   private static void settleIn(Page phone) {
     enterDemo(phone);
-    phone.evaluate(
-        """
-        async () => {
-          for (;;) {
-            const kept = await (await caches.open('pages')).keys();
-            if (kept.some(page => page.url.endsWith('/cellar'))) return;
-            await new Promise(next => setTimeout(next, 200));
-          }
-        }""");
+    kept(phone, "/cellar");
   }
 
-  private static String aJarOnTheShelf(Page phone) {
-    return phone
-        .locator("main a[href^='/batches/']")
-        .first()
-        .getAttribute("href")
-        .replaceAll("[#?].*", "")
-        .replaceAll("^/batches/(\\w+).*", "$1");
+  private static void kept(Page phone, String address) {
+    phone.evaluate(
+        """
+        async address => {
+          for (;;) {
+            const kept = await (await caches.open('pages')).keys();
+            if (kept.some(page => page.url.endsWith(address))) return;
+            await new Promise(next => setTimeout(next, 200));
+          }
+        }""",
+        address);
+  }
+
+  /** Charges a jar, and waits until its page is kept. */
+  private String aJarOfToday(Page phone) {
+    phone.navigate("/bench?herbs%5B0%5D.herb=chickweed&amount=20+g");
+    phone.getByLabel("Oil’s best-before").fill(today().plusMonths(8).toString());
+    phone.getByLabel("Jar and herb are clean").check();
+    press(phone, "Charge the jar");
+    arrived(phone, "/batches/[A-Z0-9]+$");
+    kept(phone, phone.url());
+    return phone.url().replaceAll(".*/", "");
   }
 
   private static Locator told(Page phone, String name) {
@@ -83,7 +90,7 @@ class AwayBrowserTest extends BrowserPages {
         Page phone = phoneWithItsWorker("http://localhost:" + line.port());
         Page other = phone()) {
       settleIn(phone);
-      String jar = aJarOnTheShelf(phone);
+      String jar = aJarOfToday(phone);
       line.cut();
 
       phone.navigate("/round");

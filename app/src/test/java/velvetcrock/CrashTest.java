@@ -301,6 +301,7 @@ class CrashTest {
         new ProcessBuilder(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-XX:TieredStopAtLevel=1",
+            "-XX:+UseSerialGC",
             "-Dspring.aot.enabled=" + TestCluster.processedAhead(),
             "-cp",
             System.getProperty("java.class.path"),

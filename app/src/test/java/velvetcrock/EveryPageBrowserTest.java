@@ -2,7 +2,6 @@ package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
@@ -146,10 +145,7 @@ class EveryPageBrowserTest extends BrowserPages {
     if (!path.contains("?") && !titles.add(page.title())) {
       findings.add(path + " is called as another: " + page.title());
     }
-    new AxeBuilder(page)
-        .setLegacyMode(true)
-        .analyze()
-        .getViolations()
+    violations(page)
         .forEach(
             v ->
                 findings.add(
