@@ -185,8 +185,11 @@ const keepAll = async () => {
     if (!wanted.has(new URL(request.url).pathname)) await cache.delete(request);
 };
 
-// What was written changes what is worth keeping: it is looked at again with the next page.
+// What was written changes what is worth keeping: it is looked at again with the next page, or by whoever is at
+// it already.
+let written = 0;
 const writtenHere = async () => {
+  written += 1;
   const said = await store.house();
   if (said) await store.houseSaid({ ...said, at: 0 });
 };
@@ -195,7 +198,13 @@ const KEEP_EVERY_MS = 10 * 60 * 1000;
 const keepWhenOld = async (force) => {
   const said = await store.house();
   if (!force && said && Date.now() - said.at < KEEP_EVERY_MS && (await kept(WAITING))) return;
-  await navigator.locks.request("keep", { ifAvailable: true }, (mine) => mine && keepAll());
+  await navigator.locks.request("keep", { ifAvailable: true }, async (mine) => {
+    let before = mine ? -1 : written;
+    while (before !== written) {
+      before = written;
+      await keepAll();
+    }
+  });
 };
 
 // ---- what waits

@@ -36,11 +36,12 @@ class AwayBrowserTest extends BrowserPages {
     phone.evaluate(
         """
         async address => {
-          for (;;) {
+          for (let i = 0; i < 300; i++) {
             const kept = await (await caches.open('pages')).keys();
             if (kept.some(page => page.url.endsWith(address))) return;
             await new Promise(next => setTimeout(next, 200));
           }
+          throw new Error(`${address} is not kept`);
         }""",
         address);
   }

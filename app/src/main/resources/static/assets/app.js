@@ -219,7 +219,8 @@
     [...form.elements]
       .filter((at) => at.matches("button"))
       .forEach((button) => {
-        button.disabled = resting;
+        // A tick that waits on the phone is not to be made twice.
+        button.disabled = resting || button.matches(".waits [data-tick]");
       });
   const unreachable = (what) => {
     let bar = document.querySelector("#unreachable");
