@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
@@ -193,19 +194,7 @@ class Phone {
       }
     }
     run("nft", "delete", "table", "inet", "lossy");
-    phone.waitForFunction(
-        """
-        async () => {
-          navigator.serviceWorker.controller?.postMessage({ ask: 'send' });
-          const open = indexedDB.open('velvet-crock');
-          const db = await new Promise(done => (open.onsuccess = () => done(open.result)));
-          const count = db.transaction('waiting').objectStore('waiting').count();
-          const left = await new Promise(done => (count.onsuccess = () => done(count.result)));
-          db.close();
-          return left === 0;
-        }""",
-        null,
-        new Page.WaitForFunctionOptions().setPollingInterval(1000).setTimeout(2 * PATIENCE_MS));
+    sentAll(phone);
     Page other = page();
     other.navigate("/batches/" + jar + "?all=yes");
     String log = other.locator(".thread-of-log").innerText();
@@ -213,6 +202,33 @@ class Phone {
       int times = log.split(words.replace(".", "\\."), -1).length - 1;
       found(words + " written once" + (times == 1 ? "" : ", found " + times + " times; " + answers(phone)), times == 1);
     }
+  }
+
+  /** Waits until nothing waits on the phone any more; its page may be loaded anew meanwhile. */
+  private static void sentAll(Page phone) throws InterruptedException {
+    for (int tries = 0; tries < 2 * PATIENCE_MS / 1000; tries++) {
+      try {
+        Object left =
+            phone.evaluate(
+                """
+                async () => {
+                  navigator.serviceWorker.controller?.postMessage({ ask: 'send' });
+                  const open = indexedDB.open('velvet-crock');
+                  const db = await new Promise(done => (open.onsuccess = () => done(open.result)));
+                  const count = db.transaction('waiting').objectStore('waiting').count();
+                  const left = await new Promise(done => (count.onsuccess = () => done(count.result)));
+                  db.close();
+                  return left;
+                }""");
+        if (((Number) left).intValue() == 0) {
+          return;
+        }
+      } catch (PlaywrightException loadedAnew) {
+        phone.waitForLoadState();
+      }
+      Thread.sleep(1000);
+    }
+    throw new AssertionError("something waits still");
   }
 
   private static String jar(Page phone) {
@@ -267,7 +283,7 @@ class Phone {
               const all = db.transaction('answered').objectStore('answered').getAll();
               const found = await new Promise(done => (all.onsuccess = () => done(all.result)));
               db.close();
-              return found.map(entry => `${entry.answer.outcome} ${entry.what}`);
+              return found.map(entry => `${entry.answer.outcome} ${entry.what} ${entry.fields.map(([, told]) => told).join(" ")}`);
             }""");
   }
 
