@@ -68,18 +68,7 @@ class DrawerTest extends DryingHouse {
   }
 
   private UUID rapeseed(double ml) {
-    LotDetails oil =
-        new LotDetails(
-            Kind.CARRIER,
-            "rapeseed",
-            "",
-            new LotDetails.Plant(null, null, null, null),
-            Origin.BOUGHT,
-            "ferry",
-            new LotDetails.Dates(null, today().minusMonths(1), null, today().plusMonths(10)),
-            null,
-            650L);
-    return as(keeper, () -> drawer.add(oil, ml, ml + " ml", null, key()));
+    return as(keeper, () -> drawer.add(SomeLots.rapeseed(today()), ml, ml + " ml", null, key()));
   }
 
   private Lot lot(UUID id) {

@@ -20,9 +20,6 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.ResultActions;
-import velvetcrock.core.drawer.LotDetails;
-import velvetcrock.core.drawer.LotDetails.Kind;
-import velvetcrock.core.drawer.LotDetails.Origin;
 import velvetcrock.drawer.Drawer;
 
 /** The label of what was bought is pictured, and can be read on the lot's page. */
@@ -35,18 +32,12 @@ class LotLabelTest extends AppTest {
 
   @BeforeEach
   void anOil() {
-    LotDetails oil =
-        new LotDetails(
-            Kind.CARRIER,
-            "rapeseed",
-            "",
-            new LotDetails.Plant(null, null, null, null),
-            Origin.BOUGHT,
-            "ferry",
-            new LotDetails.Dates(null, today().minusMonths(1), null, today().plusMonths(10)),
-            null,
-            650L);
-    UUID id = as(keeper, () -> drawer.add(oil, 500, "500 ml", null, UUID.randomUUID().toString()));
+    UUID id =
+        as(
+            keeper,
+            () ->
+                drawer.add(
+                    SomeLots.rapeseed(today()), 500, "500 ml", null, UUID.randomUUID().toString()));
     lot = "/drawer/lots/" + id;
   }
 
