@@ -2,7 +2,7 @@
 
 . "$(dirname "${BASH_SOURCE[0]}")/../bin/lib/common.sh"
 
-# Starts both; sets dir, port, db_port and password.
+# Starts both; sets dir, port, db_port and password. Where also is set, with velvetcrock.bench.Also from that folder.
 start_app() {
   ensure_installed
   build_if_needed
@@ -10,6 +10,7 @@ start_app() {
   read -r db_port password < <("$root_dir/bin/lib/cluster" start "$dir")
   port=$(free_port)
   java_command -Xmx768m
+  [ -z "${also:-}" ] || java=(java -Xmx768m -Dpages="$dir" -cp "$jar:$also" velvetcrock.bench.Also)
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/velvetcrock" VELVETCROCK_DB_PASSWORD=$password \
     "${java[@]}" --server.port="$port" >"$dir/app.log" 2>&1 &
   app=$!
@@ -24,4 +25,49 @@ start_app() {
 # Rows are copied from models by jsonb_populate_record, whatever columns a table has by now.
 sql() {
   PGPASSWORD=$password "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$db_port" -U velvetcrock -d velvetcrock "$@"
+}
+
+# A household with 500 batches (40 standing), 50,000 log entries, 2,000 lots and 200 loads that dry; its session is
+# in $dir/session, and behind it the path of a jar.
+fill() {
+  java "$root_dir/bench/Pages.java" prepare "$port" "$dir/session"
+  sql <<'SQL'
+  create temp view written as select id, household_id, subject, subject_id, number, kind, version, data, happened_at,
+    written_at, written_by, replaces, idempotency_key, answer from entry;
+  create temp table model as select * from batch;
+  create temp table lines as select * from written where subject = 'BATCH';
+  create temp table copies as
+    select n, gen_random_uuid() as id,
+      chr(65 + n % 26) || (n / 26) % 10 || chr(65 + n / 260) || 'Z' as code from generate_series(1, 499) n;
+  insert into batch
+    select r.* from copies c, model m, lateral jsonb_populate_record(m, jsonb_build_object(
+      'id', c.id, 'code', c.code, 'standing', c.n < 40, 'status', case when c.n < 40 then m.status else 'FINISHED' end)) r;
+  insert into written
+    select r.* from copies c, lines l, lateral jsonb_populate_record(l, jsonb_build_object(
+      'id', gen_random_uuid(), 'subject_id', c.id, 'replaces', null, 'idempotency_key', c.code || l.number)) r;
+  create temp table lot_model as select * from lot;
+  create temp table load_model as select * from drying_load;
+  create temp table ledger_lines as select * from written where subject <> 'BATCH';
+  create temp table herb_keys as
+    select row_number() over () - 1 as n, k from unnest(array['yarrow','calendula','chamomile','lavender','plantain',
+      'rose','rosemary','thyme','sage','nettle','elderflower','meadowsweet','violet-leaf','mullein-flower','self-heal',
+      'bog-myrtle','heather','mugwort','bay','hops','oregano','spearmint','lemon-balm','chickweed','echinacea']) as k;
+  create temp table lot_copies as
+    select g.n, gen_random_uuid() as id, k from generate_series(1, 1999) g(n) join herb_keys h on h.n = g.n % 25;
+  insert into lot
+    select r.* from lot_copies c, lot_model m, lateral jsonb_populate_record(m, jsonb_build_object(
+      'id', c.id, 'thing_key', c.k, 'state', jsonb_set(m.state, '{details,thing}', to_jsonb(c.k)))) r;
+  insert into written
+    select r.* from lot_copies c, lot_model m, ledger_lines l, lateral jsonb_populate_record(l, jsonb_build_object(
+      'id', gen_random_uuid(), 'subject_id', c.id, 'idempotency_key', c.id || ':' || l.number)) r
+    where m.id = l.subject_id;
+  create temp table load_copies as select gen_random_uuid() as id from generate_series(1, 199);
+  insert into drying_load
+    select r.* from load_copies c, load_model m, lateral jsonb_populate_record(m, jsonb_build_object('id', c.id)) r;
+  insert into written
+    select r.* from load_copies c, load_model m, ledger_lines l, lateral jsonb_populate_record(l, jsonb_build_object(
+      'id', gen_random_uuid(), 'subject_id', c.id, 'idempotency_key', c.id || ':' || l.number)) r
+    where m.id = l.subject_id;
+  analyze;
+SQL
 }

@@ -1,9 +1,11 @@
 // Builds the styles with Tailwind and copies scripts and fonts to where the application serves them.
 import { execFileSync } from "node:child_process";
-import { cpSync, mkdirSync, rmSync } from "node:fs";
+import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { brotliCompressSync } from "node:zlib";
 import { buildSync } from "esbuild";
+import { flecks } from "./flecks.mjs";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const assets = process.argv[2] ?? join(here, "../resources/static/assets");
@@ -37,14 +39,14 @@ for (const [face, cut, file] of [
 cpSync(join(modules, "htmx.org/dist/htmx.min.js"), join(assets, "htmx.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.iife.min.js"), join(assets, "uPlot.iife.min.js"));
 cpSync(join(modules, "uplot/dist/uPlot.min.css"), join(assets, "uPlot.min.css"));
-cpSync(join(here, "app.js"), join(assets, "app.js"));
-cpSync(join(here, "lists.js"), join(assets, "lists.js"));
-cpSync(join(here, "stove.js"), join(assets, "stove.js"));
-cpSync(join(here, "passkeys.js"), join(assets, "passkeys.js"));
-cpSync(join(here, "beside.js"), join(assets, "beside.js"));
-cpSync(join(here, "calls.js"), join(assets, "calls.js"));
-// The worker and what pages say of it, each with the libraries it uses in one file.
+// Our own scripts, each with the libraries it uses in one file.
 for (const [from, to] of [
+  ["app.js", "app.js"],
+  ["lists.js", "lists.js"],
+  ["stove.js", "stove.js"],
+  ["passkeys.js", "passkeys.js"],
+  ["beside.js", "beside.js"],
+  ["calls.js", "calls.js"],
   ["away/worker.js", "sw.js"],
   ["away/page.js", "away.js"],
   ["scan.js", "scan.js"],
@@ -61,6 +63,7 @@ for (const [from, to] of [
   });
 }
 cpSync(join(here, "crock.svg"), join(assets, "crock.svg"));
+writeFileSync(join(assets, "flecks.svg"), flecks());
 cpSync(join(here, "icons"), join(assets, "icons"), { recursive: true });
 cpSync(join(here, "manifest.json"), join(assets, "manifest.json"));
 execFileSync(
@@ -68,3 +71,6 @@ execFileSync(
   ["--input", join(here, "app.css"), "--output", join(assets, "app.css"), "--minify"],
   { stdio: ["ignore", "ignore", "inherit"], cwd: here },
 );
+// What is text lies beside itself in small, for browsers that take it so.
+for (const file of readdirSync(assets).filter((name) => /\.(css|js|svg)$/.test(name)))
+  writeFileSync(join(assets, `${file}.br`), brotliCompressSync(readFileSync(join(assets, file))));

@@ -1,7 +1,6 @@
 // Keeps what a phone needs where the house cannot be reached, and sends what was noted meanwhile.
 import { CacheableResponsePlugin } from "workbox-cacheable-response";
 import { clientsClaim } from "workbox-core";
-import { ExpirationPlugin } from "workbox-expiration";
 import { registerRoute } from "workbox-routing";
 import { CacheFirst } from "workbox-strategies";
 import * as store from "./store.js";
@@ -128,7 +127,7 @@ const partOf = async (request) => {
 };
 
 // Keeps a page with all that it is drawn with.
-const ASSET = /(?:href|src)="(\/assets\/[^"]+)"/g;
+const ASSET = /(?:href|src)="(\/assets\/[^"#]+)/g;
 const FACE = /url\("?([^")]+\.woff2)"?\)/g;
 const keepAsset = async (path) => {
   const assets = await caches.open(ASSETS);
@@ -139,6 +138,23 @@ const keepAsset = async (path) => {
   if (!path.endsWith(".css")) return;
   for (const [, face] of (await response.text()).matchAll(FACE))
     await keepAsset(new URL(face, new URL(path, location.origin)).pathname);
+};
+
+// A file's name tells its content: it never grows old, but after a new version many are left that no page is drawn
+// with any more. Fonts are few, and stay.
+const MANY_ASSETS = 120;
+const sweepAssets = async () => {
+  const assets = await caches.open(ASSETS);
+  const all = await assets.keys();
+  if (all.length <= MANY_ASSETS) return;
+  const pages = await caches.open(PAGES);
+  const used = new Set();
+  for (const page of await pages.keys())
+    for (const [, asset] of (await (await pages.match(page)).text()).matchAll(ASSET)) used.add(asset);
+  for (const asset of all) {
+    const path = new URL(asset.url).pathname;
+    if (!used.has(path) && !path.endsWith(".woff2")) await assets.delete(asset);
+  }
 };
 
 // ---- what the house says of itself, and what is to be kept of it
@@ -183,6 +199,7 @@ const keepAll = async () => {
   const wanted = new Set(said.pages.map((page) => page.path));
   for (const request of await cache.keys())
     if (!wanted.has(new URL(request.url).pathname)) await cache.delete(request);
+  await sweepAssets();
 };
 
 // What was written changes what is worth keeping: it is looked at again with the next page, or by whoever is at
@@ -358,10 +375,7 @@ registerRoute(
   ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith("/assets/"),
   new CacheFirst({
     cacheName: ASSETS,
-    plugins: [
-      new CacheableResponsePlugin({ statuses: [200] }),
-      new ExpirationPlugin({ maxEntries: 120, purgeOnQuotaError: true }),
-    ],
+    plugins: [new CacheableResponsePlugin({ statuses: [200] })],
   }),
 );
 const ownPage = ({ request, url, sameOrigin }) =>

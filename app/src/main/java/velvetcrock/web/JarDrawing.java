@@ -2,9 +2,9 @@ package velvetcrock.web;
 
 import static velvetcrock.web.Coordinates.n;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.SplittableRandom;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import velvetcrock.core.materia.Jar;
 
 /**
@@ -18,7 +18,7 @@ import velvetcrock.core.materia.Jar;
  * @param inside outline of the inside, to which oil and herb are clipped
  * @param oil the oil's body
  * @param surface the line of its surface
- * @param flecks all flecks of herb as one path
+ * @param flecks the herb; null for none
  * @param lid the lid or cloth
  * @param shine the highlight
  * @param colours its colours
@@ -31,7 +31,7 @@ public record JarDrawing(
     String inside,
     String oil,
     String surface,
-    String flecks,
+    @Nullable Flecks flecks,
     String lid,
     boolean lidded,
     String shine,
@@ -48,6 +48,15 @@ public record JarDrawing(
   public record Sheet(String viewBox, int widthPx, int heightPx) {}
 
   /**
+   * The herb: sheets of flecks that all drawings share, laid side by side behind the glass.
+   *
+   * @param sheet name of a sheet in {@code flecks.svg} that is as high as the bed
+   * @param from where each one's left end lies, mm
+   * @param floor where they stand, mm
+   */
+  public record Flecks(String sheet, List<String> from, String floor) {}
+
+  /**
    * Its colours.
    *
    * @param oilColour colour of the oil
@@ -62,18 +71,15 @@ public record JarDrawing(
   private static final double NECK_FROM = 0.95;
   private static final double NECK_WIDTH = 0.84;
   private static final double CORNER_MM = 7;
-  private static final double MM2_PER_FLECK = 46;
-  private static final int FEWEST_FLECKS = 8;
-  private static final int MOST_FLECKS = 170;
 
-  /** Share of the flecks that a drawing of no size would have; a large one has them all. */
-  private static final double SMALLEST_SHARE = 0.4;
+  /** How wide a sheet of flecks is, mm. */
+  private static final double SHEET_MM = 130;
 
-  /** The flecks of jars drawn lately: scattering them is most of the work of a drawing. */
-  private static final Cache<FleckKey, String> FLECKS =
-      Caffeine.newBuilder().maximumSize(2000).build();
+  /** How high a band of it is, mm. */
+  private static final double BAND_MM = 5;
 
-  private record FleckKey(Filled jar, double pxPerMm) {}
+  private static final int MOST_BANDS = 36;
+  private static final int PIECES = 97;
 
   /**
    * What is to be drawn.
@@ -123,9 +129,7 @@ public record JarDrawing(
         frame.body(0),
         oilTop <= 0 ? "" : frame.column(oilTop),
         oilTop <= 0 ? "" : frame.line(oilTop),
-        FLECKS.get(
-            new FleckKey(jar, pxPerMm),
-            key -> flecks(jar, frame, oilTop, Math.min(1, SMALLEST_SHARE + pxPerMm / 5))),
+        flecks(jar, frame, oilTop),
         jar.closed() ? frame.lid() : frame.cloth(),
         jar.closed() && (jar.shape() == Jar.Shape.JAR || jar.shape() == Jar.Shape.CROCK),
         frame.shine(),
@@ -147,56 +151,23 @@ public record JarDrawing(
     return mixed.toString();
   }
 
-  private static String flecks(Filled jar, Frame frame, double oilTop, double share) {
+  private static @Nullable Flecks flecks(Filled jar, Frame frame, double oilTop) {
     double bed = Math.min(jar.bedMm(), jar.brimMm() * SHOULDER_FROM);
     if (bed <= 0) {
-      return "";
+      return null;
     }
     double from = jar.floats() ? Math.max(0, oilTop - bed) : 0;
-    int count =
-        (int)
-            Math.max(
-                FEWEST_FLECKS, share * Math.min(MOST_FLECKS, bed * jar.widthMm() / MM2_PER_FLECK));
-    SplittableRandom random = new SplittableRandom(jar.id().hashCode());
-    StringBuilder path = new StringBuilder();
-    for (int i = 0; i < count; i++) {
-      double x = frame.centre() + (random.nextDouble() - 0.5) * (jar.widthMm() - 7);
-      double up = from + 2.5 + random.nextDouble() * Math.max(0.5, bed - 4);
-      double size = 2.4 + random.nextDouble() * 2.2;
-      double turn = random.nextDouble() * Math.PI;
-      path.append(
-          jar.round()
-              ? Coordinates.dot(x, frame.y(up), size * 0.55)
-              : leaf(x, frame.y(up), size, turn));
+    long bands = Math.max(1, Math.min(MOST_BANDS, Math.round(bed / BAND_MM)));
+    // Each jar shows a piece of its own; one that is wider than the sheet has several.
+    double left = frame.centre() - jar.widthMm() / 2;
+    double spare = Math.max(0, SHEET_MM - jar.widthMm());
+    double begin = left - spare * Math.floorMod(jar.id().hashCode(), PIECES) / PIECES;
+    List<String> places = new ArrayList<>();
+    for (double x = begin; x < left + jar.widthMm(); x += SHEET_MM) {
+      places.add(n(x));
     }
-    return path.toString();
-  }
-
-  private static String leaf(double x, double y, double size, double turn) {
-    double dx = Math.cos(turn) * size;
-    double dy = Math.sin(turn) * size;
-    double bx = -dy * 0.34;
-    double by = dx * 0.34;
-    return "M"
-        + n(x - dx)
-        + " "
-        + n(y - dy)
-        + "q"
-        + n(dx + bx)
-        + " "
-        + n(dy + by)
-        + " "
-        + n(2 * dx)
-        + " "
-        + n(2 * dy)
-        + "q"
-        + n(-dx - bx)
-        + " "
-        + n(-dy - by)
-        + " "
-        + n(-2 * dx)
-        + " "
-        + n(-2 * dy);
+    return new Flecks(
+        (jar.round() ? "grain-" : "leaf-") + bands, List.copyOf(places), n(frame.y(from)));
   }
 
   /** Places of a jar in the drawing. */

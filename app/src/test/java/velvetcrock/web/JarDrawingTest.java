@@ -1,7 +1,11 @@
 package velvetcrock.web;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.instancio.junit.Given;
@@ -10,12 +14,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.core.io.ClassPathResource;
 import velvetcrock.core.materia.Jar;
 
 /** A drawing is a measurement that is looked at: its lines stand where the reckoning says. */
 class JarDrawingTest {
   private static final Pattern SURFACE = Pattern.compile("M([\\d.]+) ([\\d.]+)h([\\d.]+)");
-  private static final Pattern FLECK = Pattern.compile("M(-?[\\d.]+) (-?[\\d.]+)");
+  private static final double SHEET_MM = 130;
+  private static final double BAND_MM = 5;
 
   private static JarDrawing jar(double bedMm, double oilMm, boolean floats) {
     return JarDrawing.of(
@@ -52,7 +58,7 @@ class JarDrawingTest {
 
     assertThat(empty.oil()).isEmpty();
     assertThat(empty.surface()).isEmpty();
-    assertThat(empty.flecks()).isEmpty();
+    assertThat(empty.flecks()).isNull();
     assertThat(empty.glass()).isNotEmpty();
   }
 
@@ -61,34 +67,50 @@ class JarDrawingTest {
     assertThat(jar(60, 500, false).oil()).isEqualTo(jar(60, 105, false).oil());
   }
 
-  @Test
-  void floatingHerbHangsBelowTheSurfaceAndRestingHerbLiesOnTheFloor() {
-    assertThat(meanFleckY(jar(30, 90, true))).isLessThan(meanFleckY(jar(30, 90, false)) - 30);
+  private static JarDrawing.Flecks flecks(JarDrawing drawing) {
+    return Objects.requireNonNull(drawing.flecks());
   }
 
-  private static double meanFleckY(JarDrawing drawing) {
-    return FLECK
-        .matcher(drawing.flecks())
-        .results()
-        .mapToDouble(m -> Double.parseDouble(m.group(2)))
-        .average()
-        .orElseThrow();
+  @Test
+  void floatingHerbHangsBelowTheSurfaceAndRestingHerbLiesOnTheFloor() {
+    double floor = Double.parseDouble(flecks(jar(30, 90, false)).floor());
+    assertThat(Double.parseDouble(flecks(jar(30, 90, true)).floor())).isEqualTo(floor - 60);
+    assertThat(surfaceY(jar(30, 90, false))).isEqualTo(floor - 90);
   }
 
   @ParameterizedTest
   @InstancioSource(samples = 100)
-  void noFleckLiesOutsideTheJar(@Given int seed) {
-    double bed = 5 + Math.floorMod(seed, 100);
-    JarDrawing drawing = jar(bed, bed + 15, Math.floorMod(seed / 101, 2) == 0);
+  void theHerbIsAsHighAsItsBedAndCoversTheJar(@Given int seed) {
+    double bed = 5 + Math.floorMod(seed, 85);
+    double wide = 40 + Math.floorMod(seed / 101, 300);
+    JarDrawing drawing =
+        JarDrawing.of(
+            new JarDrawing.Filled(
+                "" + seed, bed, bed, 105, wide, Jar.Shape.PAN, false, true, false, "", "", ""),
+            1);
 
-    FLECK
-        .matcher(drawing.flecks())
-        .results()
-        .forEach(
-            m -> {
-              assertThat(Double.parseDouble(m.group(1))).isBetween(0.0, 90.4);
-              assertThat(Double.parseDouble(m.group(2))).isBetween(0.0, 124.2);
-            });
+    JarDrawing.Flecks flecks = flecks(drawing);
+    int bands = Integer.parseInt(flecks.sheet().replace("leaf-", ""));
+    assertThat(bands * BAND_MM).isBetween(bed - BAND_MM / 2, bed + BAND_MM / 2);
+    String[] surface = drawing.surface().split("[M h]");
+    double left = Double.parseDouble(surface[1]);
+    List<Double> from = flecks.from().stream().map(Double::parseDouble).toList();
+    assertThat(from.get(0)).isLessThanOrEqualTo(left);
+    assertThat(from.get(from.size() - 1) + SHEET_MM).isGreaterThanOrEqualTo(left + wide - 0.2);
+    for (int i = 1; i < from.size(); i++) {
+      assertThat(from.get(i) - from.get(i - 1)).isCloseTo(SHEET_MM, within(0.11));
+    }
+  }
+
+  /** Every sheet that a drawing may ask for is among those that are shipped. */
+  @Test
+  void allSheetsAreShipped() throws Exception {
+    String shipped = new ClassPathResource("static/assets/flecks.svg").getContentAsString(UTF_8);
+    for (String kind : List.of("leaf-", "grain-")) {
+      for (int bands : new int[] {1, 2, 17, 36}) {
+        assertThat(shipped).contains("<g id=\"" + kind + bands + "\">");
+      }
+    }
   }
 
   @Test
