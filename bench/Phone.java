@@ -247,6 +247,7 @@ class Phone {
     press(phone, "Charge the jar");
     phone.waitForURL(Pattern.compile(".*/batches/[A-Z0-9]+$"));
     kept(phone, phone.url());
+    kept(phone, phone.url() + "/colour");
     found("a jar is charged, and its page is on the phone at once", true);
     return phone.url().replaceAll(".*/", "");
   }
