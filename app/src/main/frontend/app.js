@@ -328,8 +328,12 @@
     sure.add(form);
     form.requestSubmit(button?.isConnected ? button : undefined);
   });
+  // Whoever goes back to a page that the browser held finds it as it was: it is asked for anew, so that nothing is
+  // sent from it under a key that was used.
+  const gone = () => performance.getEntriesByType("navigation")[0]?.type === "back_forward";
   window.addEventListener("pageshow", (event) => {
     if (event.persisted) document.querySelectorAll("form").forEach((form) => rest(form, false));
+    if (document.body.dataset.held && (event.persisted || gone())) location.reload();
   });
   document.addEventListener("htmx:beforeRequest", (event) => {
     const sent = event.detail.requestConfig.triggeringEvent?.type === "submit";

@@ -49,19 +49,7 @@ class AccountsTest extends AppTest {
 
   /** Comes in by an invitation; hands back the page with the codes. */
   private String join(Caller who, String name, String role) throws Exception {
-    String link =
-        String.valueOf(
-                send(keeper, "/people/invitations", "role", role)
-                    .andReturn()
-                    .getFlashMap()
-                    .get("invitationLink"))
-            .replaceFirst("http://[^/]*", "");
-    assertThat(
-            who.send(
-                    new Caller.Form(
-                        link, link, "name", name, "login", login(name), "password", PASSWORD))
-                .statusCode())
-        .isEqualTo(302);
+    comesIn(who, login(name), name, role, PASSWORD);
     return who.get("/account/codes").body();
   }
 

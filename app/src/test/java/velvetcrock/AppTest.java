@@ -106,6 +106,24 @@ abstract class AppTest {
     return mvc.perform(request);
   }
 
+  /** Somebody comes in by an invitation, and is signed in. */
+  void comesIn(Caller who, String login, String name, String role, String password)
+      throws Exception {
+    String link =
+        String.valueOf(
+                send(keeper, "/people/invitations", "role", role)
+                    .andReturn()
+                    .getFlashMap()
+                    .get("invitationLink"))
+            .replaceFirst("http://[^/]*", "");
+    int status =
+        who.send(new Caller.Form(link, link, "name", name, "login", login, "password", password))
+            .statusCode();
+    if (status != 302) {
+      throw new AssertionError(name + " was not let in: " + status);
+    }
+  }
+
   static UsernamePasswordAuthenticationToken signedIn(Somebody who) {
     return UsernamePasswordAuthenticationToken.authenticated(
         who, null, List.of(new SimpleGrantedAuthority("ROLE_KEEPER")));

@@ -57,8 +57,12 @@ final class Caller {
             .build());
   }
 
-  HttpResponse<String> get(String path) throws Exception {
-    return send(to(path).GET().build());
+  HttpResponse<String> get(String path, String... headers) throws Exception {
+    HttpRequest.Builder request = to(path).GET();
+    if (headers.length > 0) {
+      request.headers(headers);
+    }
+    return send(request.build());
   }
 
   /** Sends a form, with the token of the page it stood on. */

@@ -42,6 +42,7 @@ class MovingTest extends AppTest {
   private static final List<String> STAYS =
       List.of(
           "household",
+          "household_change",
           "member",
           "invitation",
           "api_token",

@@ -23,8 +23,11 @@ import org.springframework.security.authorization.AuthenticatedAuthorizationMana
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
+import org.springframework.security.config.annotation.web.configurers.LogoutConfigurer;
 import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
+import org.springframework.security.config.annotation.web.configurers.SessionManagementConfigurer;
 import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -34,6 +37,7 @@ import org.springframework.security.web.authentication.SavedRequestAwareAuthenti
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
@@ -85,6 +89,21 @@ class SecurityConfig {
   @Bean
   SecurityContextRepository securityContextRepository() {
     return new HttpSessionSecurityContextRepository();
+  }
+
+  /** Files of the interface are the same for all: nobody’s session is looked up for them. */
+  @Bean
+  @Order(0)
+  SecurityFilterChain files(HttpSecurity http) throws Exception {
+    return http.securityMatcher("/assets/**")
+        .authorizeHttpRequests(routes -> routes.anyRequest().permitAll())
+        .securityContext(who -> who.securityContextRepository(new NullSecurityContextRepository()))
+        .csrf(CsrfConfigurer::disable)
+        .requestCache(RequestCacheConfigurer::disable)
+        .sessionManagement(SessionManagementConfigurer::disable)
+        .logout(LogoutConfigurer::disable)
+        .headers(SecurityConfig::headers)
+        .build();
   }
 
   /** The JSON face: a token or a session; the reckonings are open to all. */
@@ -152,7 +171,6 @@ class SecurityConfig {
             routes ->
                 routes
                     .requestMatchers(
-                        "/assets/**",
                         "/sw.js",
                         "/favicon.ico",
                         "/sign-in",

@@ -15,6 +15,8 @@ import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.support.GenericConversionService;
 import org.springframework.core.serializer.support.SerializingConverter;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.config.SessionRepositoryCustomizer;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionCallback;
@@ -32,6 +34,18 @@ class SessionConfig {
   private static final Logger LOG = LoggerFactory.getLogger(SessionConfig.class);
 
   private static final int MOST_BYTES = 65_536;
+
+  private static final String UPDATE =
+      """
+      update spring_session s
+        set session_id = n.session_id, last_access_time = n.seen, max_inactive_interval = n.longest,
+          expiry_time = n.expiry, principal_name = n.principal
+        from (select cast(? as char(36)) as session_id, cast(? as bigint) as seen, cast(? as int) as longest,
+          cast(? as bigint) as expiry, cast(? as varchar) as principal, cast(? as char(36)) as id) n
+        where s.primary_id = n.id and (n.seen > s.last_access_time + 60000
+          or (s.session_id, s.max_inactive_interval, s.principal_name)
+            is distinct from (n.session_id, n.longest, n.principal))
+      """;
 
   /** Most references and depth of one thing in a session, and the classes that may be in it. */
   private static final ObjectInputFilter LET_IN =
@@ -74,6 +88,15 @@ class SessionConfig {
           ? TransactionOperations.withoutTransaction().execute(work)
           : outside.execute(work);
     }
+  }
+
+  /**
+   * When somebody last looked is written once a minute, and not with every page: reading alone
+   * writes nothing.
+   */
+  @Bean
+  SessionRepositoryCustomizer<JdbcIndexedSessionRepository> lookedAtNowAndThen() {
+    return sessions -> sessions.setUpdateSessionQuery(UPDATE);
   }
 
   /** Two answers at once that both keep the same thing in a session: the later one stands. */

@@ -21,12 +21,6 @@ class SessionEnd extends OncePerRequestFilter {
     this.clock = clock;
   }
 
-  /** Styles and scripts are the same for all: nobody’s session is looked up for them. */
-  @Override
-  protected boolean shouldNotFilter(HttpServletRequest request) {
-    return request.getRequestURI().startsWith("/assets/");
-  }
-
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)

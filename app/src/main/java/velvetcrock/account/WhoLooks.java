@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -14,10 +15,11 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.thymeleaf.context.LazyContextVariable;
 import velvetcrock.chronicle.Chronicle;
 import velvetcrock.erasure.Erasure;
+import velvetcrock.web.SeenBy;
 
 /** Gives pages what whoever looks at them may do, and what he has to be told of. */
 @ControllerAdvice(annotations = Controller.class)
-class WhoLooks {
+class WhoLooks implements SeenBy {
   /** Older news are left to the page that has them all. */
   private static final Duration NEWS = Duration.ofDays(30);
 
@@ -45,6 +47,13 @@ class WhoLooks {
 
   /** A recovery that waits or is good, of one whom it concerns. */
   record Pending(UUID id, String askedBy, String whose, Instant readyAt) {}
+
+  @Override
+  public @Nullable String of(HttpServletRequest request) {
+    return Me.anybody()
+        .map(me -> me.getUsername() + "\n" + me.role() + "\n" + entrance.fresh(request))
+        .orElse(null);
+  }
 
   @ModelAttribute
   void who(Model model, HttpServletRequest request) {

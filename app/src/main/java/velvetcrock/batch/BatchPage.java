@@ -3,7 +3,6 @@ package velvetcrock.batch;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import velvetcrock.core.batch.BatchState;
@@ -16,6 +15,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 
 /** What a batch's page shows. */
 @Component
@@ -95,8 +95,7 @@ class BatchPage {
     model.addAttribute("ticked", form.oil().ticked());
     model.addAttribute(
         "grossTyped", "pot-weighed".equals(form.kind()) ? form.measured().gross() : "");
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "batch/batch";
   }
 }

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.SameUntilChanged;
 
 /** How old the oil of a batch was, where nobody knew it when it was charged or strained. */
 @Controller
@@ -24,6 +25,7 @@ class OilAgeController {
     this.strainer = strainer;
   }
 
+  @SameUntilChanged
   @GetMapping("/batches/{code}/oil-age")
   String ask(@PathVariable String code, Model model) {
     return page(batches.find(code), "", "", FieldErrors.none(), model);

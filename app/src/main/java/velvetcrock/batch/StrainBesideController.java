@@ -3,7 +3,6 @@ package velvetcrock.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,6 +19,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Beside;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 
 /** Straining, one step at a time. */
 @Controller
@@ -83,7 +83,7 @@ class StrainBesideController {
     model.addAttribute(
         "beside",
         new Beside("Strain " + batch.code(), page, "The whole page", known, List.copyOf(steps)));
-    model.addAttribute("fresh", UUID.randomUUID().toString());
+    model.addAttribute("fresh", FreshKeys.next());
     return "web/beside";
   }
 }

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -32,8 +31,10 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
 import velvetcrock.web.KeepingWords;
+import velvetcrock.web.SameUntilChanged;
 
 /** Straining and bottling a batch. */
 @Controller
@@ -67,6 +68,7 @@ class StrainController {
    */
   record Way(Expression expression, String name, String predicted, String learned, int percent) {}
 
+  @SameUntilChanged
   @GetMapping("/batches/{code}/strain")
   String strain(@PathVariable String code, Model model) {
     BatchRecord batch = batches.find(code);
@@ -176,8 +178,7 @@ class StrainController {
                 batch.state(), new BatchReckoning(catalogues.current(), batch.state()))));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "batch/strain";
   }
 
@@ -249,8 +250,7 @@ class StrainController {
     model.addAttribute("doses", doses(batch, fmt));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "batch/bottle";
   }
 

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +20,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.Beside;
 import velvetcrock.web.EnumWords;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 
 /** Charging a jar, one step at a time, from the sentence of the bench. */
 @Controller
@@ -66,7 +66,7 @@ class BenchBesideController {
             "Back to the bench",
             plan.cautions().stream().map(Caution::text).toList(),
             List.copyOf(steps)));
-    model.addAttribute("fresh", UUID.randomUUID().toString());
+    model.addAttribute("fresh", FreshKeys.next());
     return "web/beside";
   }
 

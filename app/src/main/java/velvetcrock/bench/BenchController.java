@@ -17,6 +17,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The bench: the sentence, what it comes to, and charging the jar. */
@@ -47,6 +48,7 @@ class BenchController {
     this.households = households;
   }
 
+  @SameUntilChanged
   @GetMapping("/bench")
   String bench(BenchForm form, @RequestParam @Nullable String plan, Model model) {
     BenchForm begun = form;

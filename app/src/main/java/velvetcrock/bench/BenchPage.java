@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -25,6 +24,7 @@ import velvetcrock.plans.Plans;
 import velvetcrock.trial.Differs;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Typed;
 
 /** What the bench shows. */
@@ -76,8 +76,7 @@ class BenchPage {
     if (!model.containsAttribute("split")) {
       model.addAttribute("split", SplitForm.empty());
     }
-    model.addAttribute(
-        "key", Optional.ofNullable(charging.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(charging.key()).orElseGet(FreshKeys::next));
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream()

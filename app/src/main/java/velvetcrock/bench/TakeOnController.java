@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -30,6 +29,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Places;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Typed;
 
 /** Taking on a jar that was begun before. */
@@ -102,8 +102,7 @@ class TakeOnController {
   private String page(TakeOnForm form, FieldErrors errors, Model model) {
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream()

@@ -16,6 +16,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.HouseName;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.SameUntilChanged;
 
 /** The calendar's page, its feed, and single downloads. */
 @Controller
@@ -35,6 +36,7 @@ class CalendarController {
     this.house = house;
   }
 
+  @SameUntilChanged
   @GetMapping("/calendar")
   String page(Model model) {
     model.addAttribute("feed", feeds.current().orElse(null));

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -45,8 +44,10 @@ import velvetcrock.papers.Passes;
 import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** A bottle: until when it is good and why, and what is done with it. */
@@ -79,6 +80,7 @@ class BottleController {
     this.passes = passes;
   }
 
+  @SameUntilChanged
   @GetMapping("/cellar/{code}/{letter}")
   String bottle(@PathVariable String code, @PathVariable String letter, Model model) {
     return page(code, letter, BottleForm.empty(), FieldErrors.none(), model);
@@ -248,8 +250,7 @@ class BottleController {
     model.addAttribute("errors", errors);
     model.addAttribute("stands", bottle.store());
     model.addAttribute("holds", fmt.typedMl(bottle.sizeMl()));
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "cellar/bottle";
   }
 

@@ -2,7 +2,6 @@ package velvetcrock.cellar;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,7 +14,9 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.SameUntilChanged;
 
 /** The cellar: along time, by oil and by herb. */
 @Controller
@@ -30,6 +31,7 @@ class CellarController {
     this.catalogues = catalogues;
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/cellar")
   String cellar(
       @RequestParam(defaultValue = "time") String by,
@@ -56,7 +58,7 @@ class CellarController {
         new CellarView.Contents(
             shown, book.hoard(which, fmt.today()), dated, book.ownShelfLives(), sorted, which);
     model.addAttribute("cellar", CellarView.of(contents, catalogues.current(), fmt));
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     model.addAttribute("printAgain", book.toPrintAgain(fmt.today()));
     model.addAttribute("by", sorted.name().toLowerCase(Locale.ROOT));
     return "cellar/cellar";

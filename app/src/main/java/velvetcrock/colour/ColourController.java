@@ -28,6 +28,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
 import velvetcrock.web.Picture;
 import velvetcrock.web.Typed;
@@ -211,7 +212,7 @@ class ColourController {
         ColourView.of(new BatchReckoning(catalogues.current(), batch.state()).colour(), fmt));
     model.addAttribute("rows", SwatchField.rows());
     model.addAttribute("errors", errors);
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     return "colour/colour";
   }
 

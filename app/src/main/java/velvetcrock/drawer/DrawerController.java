@@ -42,7 +42,9 @@ import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The drawer's pages: its fronts, the lots behind them, and each lot. */
@@ -92,6 +94,7 @@ class DrawerController {
     }
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/drawer")
   String drawer(@RequestParam @Nullable String all, Model model) {
     Formats fmt = households.formats(households.current());
@@ -103,6 +106,7 @@ class DrawerController {
     return "drawer/drawer";
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/drawer/of/{kind}/{thing}")
   String front(@PathVariable Kind kind, @PathVariable String thing, Model model) {
     Formats fmt = households.formats(households.current());
@@ -158,6 +162,7 @@ class DrawerController {
         errors -> lotForm(form, null, errors, model));
   }
 
+  @SameUntilChanged
   @GetMapping("/drawer/lots/{id}")
   String lot(@PathVariable UUID id, Model model) {
     return lotPage(id, ChangeForm.empty(), FieldErrors.none(), model);
@@ -289,7 +294,7 @@ class DrawerController {
     model.addAttribute("labels", labels.of(id));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     return "drawer/lot";
   }
 
@@ -305,8 +310,7 @@ class DrawerController {
         "herbs", catalogue.herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
     model.addAttribute("carriers", catalogue.carriers());
     model.addAttribute("waxes", catalogue.waxes());
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "drawer/lot-form";
   }
 }

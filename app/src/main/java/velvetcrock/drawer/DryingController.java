@@ -42,7 +42,9 @@ import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** Loads that dry: hung up, weighed now and then, bent, and put away as a lot. */
@@ -109,6 +111,7 @@ class DryingController {
     return begun[0] == null ? shown : "redirect:/drawer/drying/" + begun[0];
   }
 
+  @SameUntilChanged
   @GetMapping("/drawer/drying/{id}")
   String load(@PathVariable UUID id, Model model) {
     return loadPage(id, DryingForm.empty(), FieldErrors.none(), model);
@@ -263,8 +266,7 @@ class DryingController {
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream().sorted(Comparator.comparing(Herb::name)).toList());
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "drawer/drying-new";
   }
 
@@ -276,7 +278,7 @@ class DryingController {
             dryings.load(id), dryings.log(id), catalogues.current(), fmt, clock.instant()));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     return "drawer/drying";
   }
 }

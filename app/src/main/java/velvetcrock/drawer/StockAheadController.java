@@ -18,6 +18,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
+import velvetcrock.web.SameUntilChanged;
 
 /** Stock-taking ahead: what runs out or goes over, and what to do by when. */
 @Controller
@@ -46,6 +47,7 @@ class StockAheadController {
   /** All lots of one thing. */
   private record Shelf(LotDetails.Kind kind, String thing) {}
 
+  @SameUntilChanged(held = true)
   @GetMapping("/drawer/ahead")
   String ahead(Model model) {
     Household house = households.current();

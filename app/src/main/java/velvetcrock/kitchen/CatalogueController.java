@@ -20,6 +20,7 @@ import velvetcrock.core.measure.Units;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.SameUntilChanged;
 
 /** The herbs, oils, waxes and drops that the household knows, and its own figures. */
 @Controller
@@ -56,6 +57,7 @@ class CatalogueController {
     }
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/kitchen/catalogue")
   String catalogue(Model model) {
     return page(OwnTyped.empty(), FieldErrors.none(), model);

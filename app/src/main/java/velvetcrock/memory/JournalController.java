@@ -21,6 +21,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The journal: everything written, to be searched. */
@@ -81,6 +82,7 @@ class JournalController {
     }
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/journal")
   String journal(JournalForm form, Model model, HttpServletResponse response) {
     Household house = households.current();

@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,6 +27,8 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The planner: what is wanted, the ways to it, and what was decided. */
@@ -60,12 +61,14 @@ class PlansController {
     this.drawer = drawer;
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/plans")
   String plans(Model model) {
     model.addAttribute("together", pages.together());
     return "plans/plans";
   }
 
+  @SameUntilChanged
   @GetMapping("/plans/new")
   String want(WantForm form, Model model) {
     return page(form, FieldErrors.none(), model);
@@ -100,6 +103,7 @@ class PlansController {
     }
   }
 
+  @SameUntilChanged
   @GetMapping("/plans/{code}")
   String plan(@PathVariable String code, Model model) {
     model.addAttribute("plan", pages.plan(plans.find(code)));
@@ -188,7 +192,7 @@ class PlansController {
         usual(Kind.HERB, "yarrow"),
         usual(Kind.CARRIER, "sunflower-high-oleic"),
         by.toString(),
-        UUID.randomUUID().toString(),
+        FreshKeys.next(),
         households.formats(households.current()));
   }
 

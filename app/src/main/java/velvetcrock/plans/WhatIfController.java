@@ -28,6 +28,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Vessels;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** What-ifs: ratio, cut, warmth, time and oil moved by hand, and what follows from them. */
@@ -48,6 +49,7 @@ class WhatIfController {
     this.experience = experience;
   }
 
+  @SameUntilChanged
   @GetMapping("/plans/what-if")
   String whatIf(WhatIfForm sent, Model model) {
     Household house = households.current();

@@ -36,6 +36,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** Where a product is thought out and weighed in. */
@@ -71,6 +72,7 @@ class NewProductController {
     this.catalogues = catalogues;
   }
 
+  @SameUntilChanged
   @GetMapping("/products/new")
   String fresh(NewProductForm form, @RequestParam @Nullable String from, Model model) {
     NewProductForm started =

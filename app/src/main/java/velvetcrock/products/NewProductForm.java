@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.measure.Quantity;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Typed;
 
 /**
@@ -161,7 +161,7 @@ record NewProductForm(
         or(reason, ""),
         or(recipe, ""),
         new NewProductForm.Sent(
-            sent.key() == null || sent.key().isBlank() ? UUID.randomUUID().toString() : sent.key(),
+            sent.key() == null || sent.key().isBlank() ? FreshKeys.next() : sent.key(),
             or(making, "SALVE"),
             null));
   }

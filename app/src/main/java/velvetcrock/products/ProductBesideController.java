@@ -3,7 +3,6 @@ package velvetcrock.products;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +13,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Beside;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 
 /** Making a product, one step at a time. */
 @Controller
@@ -61,7 +61,7 @@ class ProductBesideController {
             "The whole page",
             cautions,
             List.copyOf(steps)));
-    model.addAttribute("fresh", UUID.randomUUID().toString());
+    model.addAttribute("fresh", FreshKeys.next());
     return "web/beside";
   }
 

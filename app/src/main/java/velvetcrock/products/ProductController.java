@@ -24,7 +24,9 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** A product: worked, poured, and followed tin by tin. */
@@ -55,6 +57,7 @@ class ProductController {
     this.catalogues = catalogues;
   }
 
+  @SameUntilChanged
   @GetMapping("/products/{code}")
   String product(@PathVariable String code, Model model) {
     return page(code, ProductForm.empty(), FieldErrors.none(), model);
@@ -139,7 +142,7 @@ class ProductController {
     model.addAttribute("vessel", NewProductView.vessel(state.plan().making(), 2));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute("key", form.key() == null ? UUID.randomUUID().toString() : form.key());
+    model.addAttribute("key", form.key() == null ? FreshKeys.next() : form.key());
     model.addAttribute("feels", NewProductView.feels());
     model.addAttribute("fates", fates());
     model.addAttribute("essentials", catalogue.essentialOils());

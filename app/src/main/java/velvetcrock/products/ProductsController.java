@@ -17,6 +17,7 @@ import velvetcrock.drawer.LotWords;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Formats;
+import velvetcrock.web.SameUntilChanged;
 
 /** All products, and those that a lot or a batch went into. */
 @Controller
@@ -66,6 +67,7 @@ class ProductsController {
       int more,
       List<String> given) {}
 
+  @SameUntilChanged(held = true)
   @GetMapping("/products")
   String products(Model model) {
     Formats fmt = households.formats(households.current());
@@ -75,6 +77,7 @@ class ProductsController {
     return "products/products";
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/products/of/lots/{id}")
   String ofLot(@PathVariable("id") UUID lot, Model model) {
     Formats fmt = households.formats(households.current());
@@ -86,6 +89,7 @@ class ProductsController {
     return "products/of";
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/products/of/batches/{code}")
   String ofBatch(@PathVariable String code, Model model) {
     Formats fmt = households.formats(households.current());
@@ -118,6 +122,7 @@ class ProductsController {
    */
   record SuspectView(String thing, String sure, String words, List<String> given) {}
 
+  @SameUntilChanged(held = true)
   @GetMapping("/products/reactions")
   String reactions(Model model) {
     Formats fmt = households.formats(households.current());

@@ -32,6 +32,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** Recipes: the list, one with its versions, keeping one, and files to and from. */
@@ -78,6 +79,7 @@ class RecipesController {
   /** A recipe in the list, with its newest version. */
   record Row(UUID id, String name, VersionView newest) {}
 
+  @SameUntilChanged(held = true)
   @GetMapping("/products/recipes")
   String list(Model model) {
     return list(FieldErrors.none(), model);

@@ -27,7 +27,9 @@ import velvetcrock.kitchen.Places;
 import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The round on a page of its own, for a phone at the stove. */
@@ -89,6 +91,7 @@ class RoundController {
     }
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/round")
   String round(Model model) {
     return page(FieldErrors.none(), null, model);
@@ -238,7 +241,7 @@ class RoundController {
   }
 
   private static String key(SaidForm form) {
-    return Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString());
+    return Optional.ofNullable(form.key()).orElseGet(FreshKeys::next);
   }
 
   /** What the round says now of what a form speaks of. */
@@ -257,7 +260,7 @@ class RoundController {
     Household house = households.current();
     model.addAttribute("errors", errors);
     model.addAttribute("form", form);
-    model.addAttribute("fresh", UUID.randomUUID().toString());
+    model.addAttribute("fresh", FreshKeys.next());
     model.addAttribute("round", round(house));
     model.addAttribute("walks", true);
     return "shelf/round";

@@ -1,7 +1,6 @@
 package velvetcrock.shelf;
 
 import java.util.List;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +12,8 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.kitchen.Place;
 import velvetcrock.kitchen.Places;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
+import velvetcrock.web.SameUntilChanged;
 
 /** Home. */
 @Controller
@@ -36,6 +37,7 @@ class ShelfController {
     this.reader = reader;
   }
 
+  @SameUntilChanged(held = true)
   @GetMapping("/")
   String shelf(Model model) {
     Household house = households.current();
@@ -43,7 +45,7 @@ class ShelfController {
     List<Place> planks = places.all();
     List<BatchRecord> standing = batches.standing();
     model.addAttribute("shelf", ShelfView.of(planks, standing, catalogues.current(), fmt));
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     model.addAttribute("round", reader.round(house, planks, standing, fmt));
     return "shelf/shelf";
   }

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +14,7 @@ import velvetcrock.core.care.Task;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.Beside;
 import velvetcrock.web.Formats;
+import velvetcrock.web.FreshKeys;
 
 /** A day's heat, one step at a time: on, bath, reading, top-up, off. */
 @Controller
@@ -63,7 +63,7 @@ class StoveBesideController {
             "The whole page",
             row.cautions().stream().map(PotRow.Warning::text).toList(),
             List.copyOf(steps)));
-    model.addAttribute("fresh", UUID.randomUUID().toString());
+    model.addAttribute("fresh", FreshKeys.next());
     return "web/beside";
   }
 

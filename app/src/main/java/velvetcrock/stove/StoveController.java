@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +27,7 @@ import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
+import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Happened;
 
 /** The stove: all pots on the heat, and each pot's own page. */
@@ -65,7 +65,7 @@ class StoveController {
   String stove(Model model) {
     Formats fmt = households.formats(households.current());
     model.addAttribute("rows", rows.all(fmt));
-    model.addAttribute("key", UUID.randomUUID().toString());
+    model.addAttribute("key", FreshKeys.next());
     return "stove/stove";
   }
 
@@ -139,8 +139,7 @@ class StoveController {
     model.addAttribute("standIn", standIns.runs(batch.id()));
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
-    model.addAttribute(
-        "key", Optional.ofNullable(form.key()).orElseGet(() -> UUID.randomUUID().toString()));
+    model.addAttribute("key", Optional.ofNullable(form.key()).orElseGet(FreshKeys::next));
     return "stove/pot";
   }
 

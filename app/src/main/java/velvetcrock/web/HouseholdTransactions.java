@@ -6,29 +6,35 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.UUID;
 import javax.sql.DataSource;
+import org.springframework.dao.support.DataAccessUtils;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.orm.jpa.EntityManagerHolder;
 import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.DefaultTransactionStatus;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Begins each transaction by telling the database for whom it works: it shows the rows of that
  * household and no others. Whoever asks outside a transaction, or on behalf of nobody, finds
- * nothing. Said for the transaction alone, so that no connection carries a household on.
+ * nothing. Said for the transaction alone, so that no connection carries a household on. Ends each
+ * that wrote something by counting it, see {@link HouseholdChanges}.
  */
 abstract class HouseholdTransactions extends JpaTransactionManager {
   private static final long serialVersionUID = 1;
 
   private final transient CurrentHousehold current;
   private final transient DataSource connections;
+  private final transient JdbcTemplate counting;
 
   HouseholdTransactions(
       EntityManagerFactory factory, DataSource connections, CurrentHousehold current) {
     super(factory);
     this.current = current;
     this.connections = connections;
+    this.counting = new JdbcTemplate(connections);
     setDataSource(connections);
   }
 
@@ -40,6 +46,31 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
     } catch (RuntimeException e) {
       giveUp(transaction);
       throw e;
+    }
+  }
+
+  /**
+   * Whatever was written is counted last, so that nobody waits for a count longer than a commit.
+   */
+  @Override
+  protected void doCommit(DefaultTransactionStatus status) {
+    if (!status.isReadOnly() && current.who().isPresent()) {
+      flush();
+      counting.update(HouseholdChanges.COUNT);
+    }
+    super.doCommit(status);
+  }
+
+  private void flush() {
+    EntityManagerHolder holder =
+        (EntityManagerHolder)
+            TransactionSynchronizationManager.getResource(obtainEntityManagerFactory());
+    if (holder != null) {
+      try {
+        holder.getEntityManager().flush();
+      } catch (RuntimeException e) {
+        throw DataAccessUtils.translateIfNecessary(e, getJpaDialect());
+      }
     }
   }
 

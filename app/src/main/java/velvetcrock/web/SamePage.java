@@ -1,0 +1,100 @@
+package velvetcrock.web;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A page as it was sent, but for what is new each time: the token against forgery, and the keys of
+ * its forms.
+ */
+final class SamePage {
+  private static final int BYTES_OF_A_TAG = 18;
+
+  private final List<byte[]> text = new ArrayList<>();
+
+  /** What stands behind each text but the last: 0 for the token, n for the n-th key. */
+  private final List<Integer> holes = new ArrayList<>();
+
+  private final int keys;
+  private final byte[] content;
+  private final int size;
+
+  /**
+   * A page that was sent.
+   *
+   * @param token against forgery, as it stands in its forms
+   * @param keys that its forms were given
+   */
+  SamePage(String html, String token, List<String> keys) {
+    this.keys = keys.size();
+    List<String> words =
+        Stream.concat(Stream.of(token), keys.stream()).filter(word -> !word.isEmpty()).toList();
+    Pattern pattern =
+        Pattern.compile(words.stream().map(Pattern::quote).collect(Collectors.joining("|")));
+    Matcher hole = pattern.matcher(html);
+    int from = 0;
+    while (!words.isEmpty() && hole.find()) {
+      text.add(html.substring(from, hole.start()).getBytes(StandardCharsets.UTF_8));
+      holes.add(keys.indexOf(hole.group()) + 1);
+      from = hole.end();
+    }
+    text.add(html.substring(from).getBytes(StandardCharsets.UTF_8));
+    MessageDigest digest = digest();
+    text.forEach(digest::update);
+    this.content = digest.digest();
+    this.size = text.stream().mapToInt(part -> part.length).sum();
+  }
+
+  /** How much it is, bytes. */
+  int size() {
+    return size;
+  }
+
+  /** The page with a token, and with keys that nothing was written under. */
+  byte[] with(String token) {
+    List<byte[]> fill = new ArrayList<>();
+    fill.add(token.getBytes(StandardCharsets.US_ASCII));
+    for (int i = 0; i < keys; i++) {
+      fill.add(UUID.randomUUID().toString().getBytes(StandardCharsets.US_ASCII));
+    }
+    ByteArrayOutputStream page = new ByteArrayOutputStream(size + 200 * holes.size());
+    for (int i = 0; i < text.size(); i++) {
+      page.writeBytes(text.get(i));
+      if (i < holes.size()) {
+        page.writeBytes(fill.get(holes.get(i)));
+      }
+    }
+    return page.toByteArray();
+  }
+
+  /**
+   * Names what a browser may hold of it: the same page, nothing written since, and a token that is
+   * still good.
+   */
+  String tag(String... goodFor) {
+    MessageDigest digest = digest();
+    digest.update(content);
+    digest.update(String.join("\n", goodFor).getBytes(StandardCharsets.UTF_8));
+    byte[] tag = new byte[BYTES_OF_A_TAG];
+    System.arraycopy(digest.digest(), 0, tag, 0, BYTES_OF_A_TAG);
+    return "W/\"" + Base64.getUrlEncoder().encodeToString(tag) + "\"";
+  }
+
+  private static MessageDigest digest() {
+    try {
+      return MessageDigest.getInstance("SHA-256");
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

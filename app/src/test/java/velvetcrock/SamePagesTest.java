@@ -1,0 +1,147 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.web.HouseholdChanges;
+
+/** A page is made once and answered again until something changes, and not a moment longer. */
+class SamePagesTest extends AppTest {
+  private static final Pattern KEY = Pattern.compile("name=\"key\"[^>]*value=\"([^\"]+)\"");
+  private static final Pattern NEW_EACH_TIME =
+      Pattern.compile("value=\"[^\"]*[0-9a-f]{8}-[0-9a-f]{4}-4[^\"]*\"|_csrf\"[^>]*");
+
+  @Autowired HouseholdChanges changes;
+  @Autowired JdbcTemplate jdbc;
+  @Autowired TransactionTemplate transactions;
+
+  private Caller una;
+
+  @BeforeEach
+  void moveInByTheDoor() throws Exception {
+    una = new Caller(port, "Firefox");
+    comesIn(una, "una-" + house.id(), "Una", "KEEPER", "warm-oil-and-yarrow");
+    una.get("/");
+  }
+
+  private static String header(HttpResponse<String> answer, String name) {
+    return answer.headers().firstValue(name).orElse("");
+  }
+
+  private static List<String> keys(HttpResponse<String> page) {
+    return KEY.matcher(page.body()).results().map((MatchResult m) -> m.group(1)).toList();
+  }
+
+  private static String lasting(HttpResponse<String> page) {
+    return NEW_EACH_TIME.matcher(page.body()).replaceAll("");
+  }
+
+  private void addPlace(String name) throws Exception {
+    una.get("/kitchen");
+    HttpResponse<String> added =
+        una.send("/kitchen/places", "placeName", name, "light", "DARK", "celsius", "19");
+    assertThat(added.statusCode()).as(added.body()).isEqualTo(302);
+    una.get("/kitchen");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"/", "/round", "/bench", "/cellar", "/plans/new", "/drawer", "/kitchen"})
+  void theSamePageIsAnsweredAgainWithKeysOfItsOwn(String path) throws Exception {
+    HttpResponse<String> first = una.get(path);
+    HttpResponse<String> second = una.get(path);
+
+    assertThat(lasting(second)).isEqualTo(lasting(first));
+    assertThat(keys(second)).hasSameSizeAs(keys(first)).noneMatch(keys(first)::contains);
+  }
+
+  @Test
+  void whatIsWrittenIsOnTheNextPage() throws Exception {
+    String first = charge(3);
+    assertThat(una.get("/").body()).contains(first);
+    assertThat(una.get("/").body()).contains(first);
+
+    String second = charge(2);
+    assertThat(una.get("/").body()).contains(first, second);
+  }
+
+  @Test
+  void aFormOfAHeldPageIsTaken() throws Exception {
+    una.get("/round");
+    una.get("/round");
+    HttpResponse<String> page = una.get("/round");
+    HttpResponse<String> sent =
+        una.send("/round/timer", "minutes", "5", "reason", "let it drip", "key", keys(page).get(0));
+
+    assertThat(sent.statusCode()).as(sent.body()).isEqualTo(302);
+    una.get("/round");
+    assertThat(una.get("/round").body()).contains("let it drip");
+  }
+
+  @Test
+  void anUnchangedShelfIsNotSentTwice() throws Exception {
+    HttpResponse<String> shelf = una.get("/");
+    String tag = header(shelf, "ETag");
+    assertThat(header(shelf, "Cache-Control")).isEqualTo("private, no-cache");
+    assertThat(shelf.body()).contains("data-held");
+
+    HttpResponse<String> again = una.get("/", "If-None-Match", tag);
+    assertThat(again.statusCode()).isEqualTo(304);
+    assertThat(again.body()).isEmpty();
+
+    addPlace("Attic");
+    assertThat(una.get("/", "If-None-Match", tag).statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void nobodyHoldsAPageToWriteOn() throws Exception {
+    for (String path : List.of("/bench", "/plans/new")) {
+      HttpResponse<String> page = una.get(path);
+      assertThat(header(page, "Cache-Control")).as(path).contains("no-store");
+      assertThat(header(page, "ETag")).as(path).isEmpty();
+    }
+  }
+
+  @Test
+  void whatIsSaidOnceIsSaidOnce() throws Exception {
+    una.get("/kitchen");
+    una.send("/kitchen/places", "placeName", "Attic", "light", "DARK", "celsius", "19");
+
+    assertThat(una.get("/kitchen").body()).contains("The shelf is there.");
+    assertThat(una.get("/kitchen").body()).doesNotContain("The shelf is there.");
+    assertThat(una.get("/kitchen").body()).doesNotContain("The shelf is there.");
+  }
+
+  @Test
+  void aNeighbourIsShownHisOwn() throws Exception {
+    String code = charge(3);
+    una.get("/");
+    assertThat(una.get("/").body()).contains(code);
+    Caller ben = new Caller(port, "Chrome");
+    ben.send(new Caller.Form("/sign-in", "/demo"));
+
+    assertThat(ben.get("/").body()).contains("Keeper’s cottage").doesNotContain(">" + code + "<");
+  }
+
+  @Test
+  void onlyWhatWritesIsCounted() {
+    long before = as(keeper, changes::now);
+    as(keeper, () -> transactions.execute(status -> jdbc.queryForList("select 1 from place")));
+    assertThat(as(keeper, changes::now)).isEqualTo(before);
+
+    as(keeper, () -> transactions.execute(status -> jdbc.update("update place set name = name")));
+    assertThat(as(keeper, changes::now)).isEqualTo(before + 1);
+
+    charge(3);
+    assertThat(as(keeper, changes::now)).isGreaterThan(before + 1);
+  }
+}
