@@ -28,6 +28,7 @@ import velvetcrock.core.materia.Catalogue;
 import velvetcrock.core.materia.Part;
 import velvetcrock.core.materia.Speed;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HouseholdChanges;
 import velvetcrock.web.HouseholdCleared;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
@@ -48,8 +49,8 @@ public class Catalogues {
   private final EntityManager entities;
   private final TransactionTemplate reading;
   private final ApplicationEventPublisher events;
-  private final Cache<UUID, Catalogue> known =
-      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+  private final HouseholdChanges changes;
+  private final Cache<UUID, Held> known = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
   Catalogues(
       Catalogue shipped,
@@ -58,6 +59,7 @@ public class Catalogues {
       CurrentHousehold current,
       EntityManager entities,
       TransactionTemplate reading,
+      HouseholdChanges changes,
       ApplicationEventPublisher events) {
     this.shipped = shipped;
     this.things = things;
@@ -65,12 +67,28 @@ public class Catalogues {
     this.current = current;
     this.entities = entities;
     this.reading = reading;
+    this.changes = changes;
     this.events = events;
   }
 
-  /** The catalogue of whoever is signed in; what ships where nobody is. */
+  /** What a household had when it had written so often. */
+  private record Held(long changes, Catalogue catalogue) {}
+
+  /**
+   * The catalogue of whoever is signed in; what ships where nobody is. Held for as long as the
+   * household has written nothing, by whichever instance.
+   */
   public Catalogue current() {
-    return current.who().isEmpty() ? shipped : known.get(current.id(), id -> load());
+    if (current.who().isEmpty()) {
+      return shipped;
+    }
+    long now = changes.seen();
+    Held held = known.getIfPresent(current.id());
+    if (held == null || held.changes() != now) {
+      held = new Held(now, load());
+      known.put(current.id(), held);
+    }
+    return held.catalogue();
   }
 
   private Catalogue load() {

@@ -1,5 +1,7 @@
 package velvetcrock.ledger;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -39,6 +41,17 @@ import velvetcrock.web.Waited;
 @Transactional(propagation = Propagation.SUPPORTS)
 public class Ledger {
   private static final int LONGEST_KEY = 120;
+
+  /** States that were read lately, some ten million letters of them, by the very letters. */
+  private static final long MOST_LETTERS = 10_000_000;
+
+  private record Read(Class<?> type, String state) {}
+
+  private final Cache<Read, Object> read =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_LETTERS)
+          .weigher((Read kept, Object state) -> kept.state().length())
+          .build();
 
   private final EntryRows rows;
   private final CurrentHousehold current;
@@ -243,8 +256,12 @@ public class Ledger {
    */
   public <E extends Event<?>, S> S state(UUID subjectId, Book<E, S> book, Kept kept) {
     return kept.version().equals(book.version())
-        ? json.readValue(kept.state(), book.state())
+        ? book.state().cast(read.get(new Read(book.state(), kept.state()), this::read))
         : book.fold().apply(log(subjectId, book));
+  }
+
+  private Object read(Read kept) {
+    return json.readValue(kept.state(), kept.type());
   }
 
   /** The time it is. */

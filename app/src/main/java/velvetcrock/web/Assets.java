@@ -3,6 +3,7 @@ package velvetcrock.web;
 import java.time.Duration;
 import java.util.List;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -16,6 +17,8 @@ import org.springframework.web.servlet.resource.VersionResourceResolver;
  */
 @Configuration(proxyBeanMethods = false)
 class Assets implements WebMvcConfigurer {
+  static final String PATH = "/assets/";
+
   private static final Duration YEAR = Duration.ofDays(365);
 
   /** The hash of their content is an MD5. */
@@ -30,9 +33,11 @@ class Assets implements WebMvcConfigurer {
 
   @Override
   public void addResourceHandlers(ResourceHandlerRegistry registry) {
+    // Before it is looked for among some three hundred routes.
+    registry.setOrder(Ordered.HIGHEST_PRECEDENCE);
     for (String folder : new String[] {"", "fonts/", "icons/"}) {
       registry
-          .addResourceHandler("/assets/" + folder + TELLING)
+          .addResourceHandler(PATH + folder + TELLING)
           .addResourceLocations("classpath:/static/assets/" + folder)
           .setCacheControl(CacheControl.maxAge(YEAR).cachePublic().immutable())
           .resourceChain(true)

@@ -57,6 +57,7 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
     if (!status.isReadOnly() && current.who().isPresent()) {
       flush();
       counting.update(HouseholdChanges.COUNT);
+      HouseholdChanges.written(current.id());
     }
     super.doCommit(status);
   }

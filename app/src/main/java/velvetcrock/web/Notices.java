@@ -14,7 +14,8 @@ import org.springframework.web.servlet.support.SessionFlashMapManager;
 /**
  * Keeps what the next page is to say. Of several for the same page the newest stands: where an
  * answer was lost on the way, the page says what became of it when it was asked again. A page that
- * a phone keeps for later takes no notice along: nobody is looking at it.
+ * a phone keeps for later takes no notice along: nobody is looking at it. For a file nobody’s
+ * session is looked up.
  */
 @Component("flashMapManager")
 class Notices extends SessionFlashMapManager {
@@ -23,7 +24,9 @@ class Notices extends SessionFlashMapManager {
 
   @Override
   protected @Nullable List<FlashMap> retrieveFlashMaps(HttpServletRequest request) {
-    return request.getHeader(FOR_LATER) == null ? super.retrieveFlashMaps(request) : null;
+    boolean shown =
+        request.getHeader(FOR_LATER) == null && !request.getRequestURI().startsWith(Assets.PATH);
+    return shown ? super.retrieveFlashMaps(request) : null;
   }
 
   @Override

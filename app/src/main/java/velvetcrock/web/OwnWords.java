@@ -1,14 +1,33 @@
 package velvetcrock.web;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import velvetcrock.core.measure.FiguresInText;
 import velvetcrock.core.measure.FiguresInText.Figure;
+import velvetcrock.core.measure.Units;
 
 /**
  * Puts finished texts into a household's own units and spelling, and says the other unit of each. A
  * figure that has its other behind it already ({@code 3 tbsp (45 ml)}) stays as it is.
  */
 final class OwnWords {
+  private static final int MOST_TEXTS = 20_000;
+
+  /** The same few thousand texts are on every page: each is put into words once. */
+  private static final Cache<Asked, String> WRITTEN =
+      Caffeine.newBuilder().maximumSize(MOST_TEXTS).build();
+
+  private enum Manner {
+    PLAIN,
+    WITH_OTHER,
+    MARKED
+  }
+
+  /** All that the words of a text depend on. */
+  private record Asked(Units units, Customs customs, Manner manner, String text) {}
+
   private final Formats formats;
   private final Formats other;
   private final FiguresInText finder;
@@ -21,16 +40,29 @@ final class OwnWords {
 
   /** A text in own units and spelling. */
   String text(String text) {
-    return written(text, (own, said) -> own);
+    return once(Manner.PLAIN, text, t -> written(t, (own, said) -> own));
   }
 
   /** The same, with the other unit in brackets behind whatever was put into another. */
   String withOther(String text) {
-    return written(text, (own, said) -> own.equals(said) ? own : own + " (" + said + ")");
+    return once(
+        Manner.WITH_OTHER,
+        text,
+        t -> written(t, (own, said) -> own.equals(said) ? own : own + " (" + said + ")"));
+  }
+
+  private String once(Manner manner, String text, UnaryOperator<String> writing) {
+    return WRITTEN.get(
+        new Asked(formats.units(), formats.customs(), manner, text),
+        asked -> writing.apply(asked.text()));
   }
 
   /** The same as markup, each figure with its other unit for whoever points at it. */
   String marked(String typeset) {
+    return once(Manner.MARKED, typeset, this::markedAnew);
+  }
+
+  private String markedAnew(String typeset) {
     String escaped = spelled(typeset);
     List<Figure> figures = finder.in(escaped);
     StringBuilder out = new StringBuilder(escaped.length() + 64 * figures.size());

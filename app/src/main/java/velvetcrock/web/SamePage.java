@@ -6,12 +6,9 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * A page as it was sent, but for what is new each time: the token against forgery, and the keys of
@@ -37,22 +34,33 @@ final class SamePage {
    */
   SamePage(String html, String token, List<String> keys) {
     this.keys = keys.size();
-    List<String> words =
-        Stream.concat(Stream.of(token), keys.stream()).filter(word -> !word.isEmpty()).toList();
-    Pattern pattern =
-        Pattern.compile(words.stream().map(Pattern::quote).collect(Collectors.joining("|")));
-    Matcher hole = pattern.matcher(html);
     int from = 0;
-    while (!words.isEmpty() && hole.find()) {
-      text.add(html.substring(from, hole.start()).getBytes(StandardCharsets.UTF_8));
-      holes.add(keys.indexOf(hole.group()) + 1);
-      from = hole.end();
+    for (Hole hole : holes(html, token, keys)) {
+      text.add(html.substring(from, hole.from()).getBytes(StandardCharsets.UTF_8));
+      holes.add(hole.of());
+      from = hole.to();
     }
     text.add(html.substring(from).getBytes(StandardCharsets.UTF_8));
     MessageDigest digest = digest();
     text.forEach(digest::update);
     this.content = digest.digest();
     this.size = text.stream().mapToInt(part -> part.length).sum();
+  }
+
+  private record Hole(int from, int to, int of) {}
+
+  private static List<Hole> holes(String html, String token, List<String> keys) {
+    List<Hole> holes = new ArrayList<>();
+    for (int of = 0; of <= keys.size(); of++) {
+      String word = of == 0 ? token : keys.get(of - 1);
+      int at = word.isEmpty() ? -1 : html.indexOf(word);
+      while (at >= 0) {
+        holes.add(new Hole(at, at + word.length(), of));
+        at = html.indexOf(word, at + word.length());
+      }
+    }
+    holes.sort(Comparator.comparingInt(Hole::from));
+    return holes;
   }
 
   /** How much it is, bytes. */

@@ -149,7 +149,7 @@ class SamePages implements WebMvcConfigurer, HandlerInterceptor {
             current.id(),
             by,
             request.getRequestURL() + (query == null ? "" : "?" + query),
-            changes.now(),
+            changes.seen(),
             clock.instant().truncatedTo(ChronoUnit.MINUTES),
             same.held()));
   }
