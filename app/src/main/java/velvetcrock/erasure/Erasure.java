@@ -8,11 +8,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -120,8 +118,7 @@ public class Erasure {
 
   private record Eraser(UUID householdId, String displayName) implements InHousehold {}
 
-  /** Erases the households whose thirty days are over; a house may be switched off at night. */
-  @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
+  /** Erases the households whose thirty days are over. */
   public void erase() {
     List<UUID> due =
         jdbc.queryForList(

@@ -6,12 +6,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.kitchen.Household;
@@ -61,7 +59,6 @@ class Caller {
   record Message(String words, String page, String tag) {}
 
   /** Looks into every household that has a phone to call. */
-  @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.MINUTES)
   public void call() {
     if (!post.on()) {
       return;

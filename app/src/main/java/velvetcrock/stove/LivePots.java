@@ -118,6 +118,25 @@ class LivePots implements HeatWatch {
     ids.keySet().removeIf(key -> key.startsWith(of));
   }
 
+  /** Takes in what another instance has stored: it has seen to everything else. */
+  void storedElsewhere(BatchChanged change) {
+    switch (change.what()) {
+      case READINGS -> {
+        LivePot held = pots.getIfPresent(key(change.batchId()));
+        if (held != null) {
+          held.add(change.readings());
+        }
+      }
+      case FILE -> forget(change);
+      case LOG -> logChanged(change.batchId(), change.code());
+    }
+  }
+
+  /** Fetches all anew when they are next wanted: something may have been missed. */
+  void forgetAll() {
+    pots.invalidateAll();
+  }
+
   /** Log entries leave the readings as they are. */
   void logChanged(UUID batchId, String code) {
     if (pots.getIfPresent(key(batchId)) != null) {

@@ -1,16 +1,13 @@
 package velvetcrock.web;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.util.Properties;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
-import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 
@@ -20,16 +17,15 @@ import org.springframework.stereotype.Component;
  */
 @Component("store")
 class StoreWatch implements SmartLifecycle, HealthIndicator {
-  private static final String SECONDS = "1";
   private static final int PATIENCE_SECONDS = 1;
 
-  private final DataSourceProperties properties;
+  private final StoreLine store;
   private @Nullable ScheduledExecutorService clock;
   private @Nullable Connection line;
   private volatile boolean away;
 
-  StoreWatch(DataSourceProperties properties) {
-    this.properties = properties;
+  StoreWatch(StoreLine store) {
+    this.store = store;
   }
 
   /** Whether the last look found no database. */
@@ -42,24 +38,13 @@ class StoreWatch implements SmartLifecycle, HealthIndicator {
     try {
       if (line == null || !line.isValid(PATIENCE_SECONDS)) {
         hangUp();
-        line = open();
+        line = store.open("velvetcrock watch", PATIENCE_SECONDS);
       }
       away = false;
     } catch (SQLException gone) {
       hangUp();
       away = true;
     }
-  }
-
-  private Connection open() throws SQLException {
-    Properties how = new Properties();
-    how.setProperty("user", properties.determineUsername());
-    how.setProperty("password", String.valueOf(properties.determinePassword()));
-    how.setProperty("connectTimeout", SECONDS);
-    how.setProperty("loginTimeout", SECONDS);
-    how.setProperty("socketTimeout", SECONDS);
-    how.setProperty("ApplicationName", "velvetcrock watch");
-    return DriverManager.getConnection(properties.determineUrl(), how);
   }
 
   private void hangUp() {

@@ -1,0 +1,56 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import velvetcrock.chronicle.LetGoOfTheOld;
+
+/** What is done by itself is done by one instance: the others find that it was done. */
+class JobsOnceTest extends AppTest {
+  private final JdbcTemplate jdbc = TestCluster.shared().owner();
+
+  @Autowired LetGoOfTheOld letGo;
+
+  private void somethingOldHappened() {
+    jdbc.update(
+        "insert into happened (household_id, at, deed, who, address, what)"
+            + " values (?, now() - interval '2 years', 'SIGNED_IN', 'Una', '', '')",
+        house.id());
+  }
+
+  private int old() {
+    return jdbc.queryForObject(
+        "select count(*) from happened where household_id = ?", Integer.class, house.id());
+  }
+
+  @Test
+  void aJobThatAnotherInstanceHasJustDoneIsLeftAlone() {
+    jdbc.update("delete from job_lock");
+    somethingOldHappened();
+    letGo.run();
+    assertThat(old()).isZero();
+
+    somethingOldHappened();
+    letGo.run();
+    assertThat(old()).isOne();
+
+    jdbc.update("update job_lock set lock_until = now() where name = 'let-go'");
+    letGo.run();
+    assertThat(old()).isZero();
+  }
+
+  @Test
+  void aJobUnderWayElsewhereIsNotBegun() {
+    jdbc.update("delete from job_lock");
+    jdbc.update(
+        "insert into job_lock values ('let-go', now() + interval '1 hour', now(), ?)",
+        UUID.randomUUID().toString());
+    somethingOldHappened();
+    letGo.run();
+    assertThat(old()).isOne();
+    jdbc.update("delete from job_lock");
+  }
+}
