@@ -298,7 +298,8 @@ class AccountsTest extends AppTest {
   void erasingAndLettingGoComeByThemselves() {
     assertThat(schedule.getScheduledTasks())
         .extracting(task -> task.getTask().toString())
-        .contains("velvetcrock.erasure.Erasure.erase", "velvetcrock.chronicle.Chronicle.letGo");
+        .contains(
+            "velvetcrock.erasure.EraseWhatIsDue.run", "velvetcrock.chronicle.LetGoOfTheOld.run");
     jdbc.update(
         "insert into happened (household_id, at, deed, who, address, what) select ?, now() - age,"
             + " 'SIGNED_IN', 'ada', 'here', age::text"

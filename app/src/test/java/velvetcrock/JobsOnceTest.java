@@ -14,6 +14,15 @@ class JobsOnceTest extends AppTest {
 
   @Autowired LetGoOfTheOld letGo;
 
+  /** Says until when another instance holds the job. */
+  private void heldFor(String interval) {
+    jdbc.update(
+        "insert into job_lock values ('let-go', now() + cast(? as interval), now(), ?)"
+            + " on conflict (name) do update set lock_until = excluded.lock_until",
+        interval,
+        UUID.randomUUID().toString());
+  }
+
   private void somethingOldHappened() {
     jdbc.update(
         "insert into happened (household_id, at, deed, who, address, what)"
@@ -28,7 +37,7 @@ class JobsOnceTest extends AppTest {
 
   @Test
   void aJobThatAnotherInstanceHasJustDoneIsLeftAlone() {
-    jdbc.update("delete from job_lock");
+    heldFor("-1 second");
     somethingOldHappened();
     letGo.run();
     assertThat(old()).isZero();
@@ -37,20 +46,17 @@ class JobsOnceTest extends AppTest {
     letGo.run();
     assertThat(old()).isOne();
 
-    jdbc.update("update job_lock set lock_until = now() where name = 'let-go'");
+    heldFor("-1 second");
     letGo.run();
     assertThat(old()).isZero();
   }
 
   @Test
   void aJobUnderWayElsewhereIsNotBegun() {
-    jdbc.update("delete from job_lock");
-    jdbc.update(
-        "insert into job_lock values ('let-go', now() + interval '1 hour', now(), ?)",
-        UUID.randomUUID().toString());
+    heldFor("1 hour");
     somethingOldHappened();
     letGo.run();
     assertThat(old()).isOne();
-    jdbc.update("delete from job_lock");
+    heldFor("-1 second");
   }
 }
