@@ -88,6 +88,19 @@ class SamePagesTest extends AppTest {
   }
 
   @Test
+  void aPageOnWhichAClockRunsIsNotHeld() throws Exception {
+    assertThat(header(una.get("/"), "ETag")).isNotEmpty();
+    HttpResponse<String> page = una.get("/round");
+    una.send("/round/timer", "minutes", "5", "reason", "drip", "key", keys(page).get(0));
+    una.get("/");
+
+    HttpResponse<String> shelf = una.get("/");
+    assertThat(shelf.body()).contains("data-seconds=");
+    assertThat(header(shelf, "ETag")).isEmpty();
+    assertThat(header(shelf, "Cache-Control")).contains("no-store");
+  }
+
+  @Test
   void anUnchangedShelfIsNotSentTwice() throws Exception {
     HttpResponse<String> shelf = una.get("/");
     String tag = header(shelf, "ETag");

@@ -42,6 +42,7 @@ import org.springframework.web.util.WebUtils;
 class SamePages implements WebMvcConfigurer, HandlerInterceptor {
   private static final Duration LONGEST = Duration.ofMinutes(2);
   private static final int MOST_BYTES = 24_000_000;
+  private static final String COUNTS_SECONDS = " data-seconds=\"";
   private static final String ASKED = SamePages.class.getName();
   private static final String TOKEN_COOKIE = "crock-form";
   private static final MediaType HTML = new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8);
@@ -122,6 +123,9 @@ class SamePages implements WebMvcConfigurer, HandlerInterceptor {
         && response.getStatus() == HttpStatus.OK.value()
         && HTML.isCompatibleWith(MediaType.parseMediaType(sent.getContentType()))) {
       String html = new String(sent.getContentAsByteArray(), StandardCharsets.UTF_8);
+      if (html.contains(COUNTS_SECONDS)) {
+        return;
+      }
       SamePage page =
           new SamePage(html, token(request), FreshKeys.given(new ServletWebRequest(request)));
       pages.put(asked, page);
