@@ -42,8 +42,8 @@ import velvetcrock.web.Waited;
 public class Ledger {
   private static final int LONGEST_KEY = 120;
 
-  /** States that were read lately, some ten million letters of them, by the very letters. */
-  private static final long MOST_LETTERS = 10_000_000;
+  /** States that were read lately, by the very letters: those of some hundreds of jars. */
+  private static final long MOST_LETTERS = 3_000_000;
 
   private record Read(Class<?> type, String state) {}
 
