@@ -54,6 +54,7 @@ class AwayBrowserTest extends BrowserPages {
     press(phone, "Charge the jar");
     arrived(phone, "/batches/[A-Z0-9]+$");
     kept(phone, phone.url());
+    kept(phone, phone.url() + "/colour");
     return phone.url().replaceAll(".*/", "");
   }
 
