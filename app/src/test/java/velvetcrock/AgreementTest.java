@@ -63,18 +63,7 @@ class AgreementTest extends AppTest {
     for (int i = 0; i < HOUSES; i++) {
       moveIn();
       long seed = 1700 + i;
-      List<String> codes =
-          as(
-              keeper,
-              () ->
-                  new ManyJars(
-                          acts,
-                          catalogues.current(),
-                          places.all().stream().map(p -> p.stand()).toList(),
-                          clock,
-                          today(),
-                          seed)
-                      .make(JARS));
+      List<String> codes = ManyJars.in(this, catalogues.current(), clock, seed, JARS);
       Document shelf = page("/");
       Document cellar = page("/cellar");
       List<VEvent> dates = calendar("/cellar/calendar");

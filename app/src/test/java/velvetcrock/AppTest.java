@@ -27,11 +27,15 @@ import velvetcrock.batch.BatchActs;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.Charged;
+import velvetcrock.core.batch.Heater;
 import velvetcrock.core.batch.HerbIn;
 import velvetcrock.core.batch.JarIn;
+import velvetcrock.core.batch.Knob;
 import velvetcrock.core.batch.Manner;
 import velvetcrock.core.batch.OilIn;
+import velvetcrock.core.batch.PutOnHeat;
 import velvetcrock.core.batch.Stand;
+import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.keeping.Use;
 import velvetcrock.core.materia.Cut;
@@ -163,5 +167,21 @@ abstract class AppTest {
                   Manner.PLAIN);
           return acts.charge(charged, UUID.randomUUID().toString()).code();
         });
+  }
+
+  /** Puts a jar on an electric plate, its knob at 1. */
+  void onTheHeat(String code) {
+    as(
+        keeper,
+        () ->
+            acts.append(
+                code,
+                new PutOnHeat(
+                    new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
+                    new Knob("1", 44.0, 0.5),
+                    null),
+                null,
+                null,
+                UUID.randomUUID().toString()));
   }
 }

@@ -62,7 +62,22 @@ final class ManyJars {
   private final LocalDate today;
   private final Random random;
 
-  ManyJars(
+  /** Makes so many in a house; hands back their codes. */
+  static List<String> in(AppTest house, Catalogue catalogue, Clock clock, long seed, int jars) {
+    return house.as(
+        house.keeper,
+        () ->
+            new ManyJars(
+                    house.acts,
+                    catalogue,
+                    house.places.all().stream().map(p -> p.stand()).toList(),
+                    clock,
+                    house.today(),
+                    seed)
+                .make(jars));
+  }
+
+  private ManyJars(
       BatchActs acts,
       Catalogue catalogue,
       List<Stand> places,
@@ -78,7 +93,7 @@ final class ManyJars {
   }
 
   /** Charges jars until there are so many, and lets each live; hands back their codes. */
-  List<String> make(int count) {
+  private List<String> make(int count) {
     List<String> codes = new ArrayList<>();
     while (codes.size() < count) {
       Method method = Method.values()[codes.size() % Method.values().length];

@@ -19,10 +19,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
 import velvetcrock.batch.BatchReadings;
-import velvetcrock.core.batch.Heater;
-import velvetcrock.core.batch.Knob;
-import velvetcrock.core.batch.PutOnHeat;
-import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 
 /** Several instances on one database: what one stores, the pages of another show. */
@@ -35,18 +31,7 @@ class OtherInstancesTest extends AppTest {
 
   private String onTheHeat() {
     String code = charge(0);
-    as(
-        keeper,
-        () ->
-            acts.append(
-                code,
-                new PutOnHeat(
-                    new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
-                    new Knob("1", 44.0, 0.5),
-                    null),
-                null,
-                null,
-                UUID.randomUUID().toString()));
+    onTheHeat(code);
     return code;
   }
 

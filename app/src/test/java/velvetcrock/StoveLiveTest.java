@@ -14,10 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import velvetcrock.batch.BatchReadings;
-import velvetcrock.core.batch.Heater;
 import velvetcrock.core.batch.Knob;
 import velvetcrock.core.batch.KnobTurned;
-import velvetcrock.core.batch.PutOnHeat;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Appliances;
@@ -36,21 +34,6 @@ class StoveLiveTest extends AppTest {
 
   private static String told(MockHttpServletResponse page) {
     return new String(page.getContentAsByteArray(), StandardCharsets.UTF_8);
-  }
-
-  private void onTheHeat(String code) {
-    as(
-        keeper,
-        () ->
-            acts.append(
-                code,
-                new PutOnHeat(
-                    new Heater(null, "Plate", Appliance.ELECTRIC_PLATE),
-                    new Knob("1", 44.0, 0.5),
-                    null),
-                null,
-                null,
-                UUID.randomUUID().toString()));
   }
 
   private void read(String code, double celsius) {

@@ -76,17 +76,7 @@ class WeightTest extends AppTest {
 
   @Test
   void aShelfOfFortyJarsIsLight() throws Exception {
-    as(
-        keeper,
-        () ->
-            new ManyJars(
-                    acts,
-                    catalogues.current(),
-                    places.all().stream().map(p -> p.stand()).toList(),
-                    clock,
-                    today(),
-                    23)
-                .make(2 * JARS));
+    ManyJars.in(this, catalogues.current(), clock, 23, 2 * JARS);
     byte[] shelf = answer(keeper, "/").getContentAsByteArray();
     int jars = Jsoup.parse(new String(shelf, StandardCharsets.UTF_8)).select("svg.jar").size();
     assertThat(jars).isGreaterThanOrEqualTo(JARS);
