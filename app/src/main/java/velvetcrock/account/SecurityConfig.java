@@ -46,6 +46,7 @@ import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
+import velvetcrock.web.SamePages;
 import velvetcrock.web.ScriptsInTurn;
 
 /** Who may reach which route, and what every answer's headers say. */
@@ -251,7 +252,7 @@ class SecurityConfig {
   /** Whoever is not signed in carries the token himself, so that no session is kept for him. */
   private static CookieCsrfTokenRepository strangersToken() {
     CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-    tokens.setCookieName("crock-form");
+    tokens.setCookieName(SamePages.TOKEN_COOKIE);
     tokens.setHeaderName("X-CSRF-TOKEN");
     tokens.setCookieCustomizer(cookie -> cookie.secure(true).sameSite("Lax"));
     return tokens;

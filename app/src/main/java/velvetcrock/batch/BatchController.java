@@ -26,7 +26,6 @@ import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
-import velvetcrock.web.SameUntilChanged;
 
 /** A batch's page, its log and taking entries back. */
 @Controller
@@ -56,7 +55,6 @@ class BatchController {
     this.catalogues = catalogues;
   }
 
-  @SameUntilChanged
   @GetMapping("/batches/{code}")
   String batch(@PathVariable String code, @RequestParam @Nullable String all, Model model) {
     return show(code, LogForm.empty(), FieldErrors.none(), all != null, model);

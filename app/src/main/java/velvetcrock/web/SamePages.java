@@ -39,12 +39,15 @@ import org.springframework.web.util.WebUtils;
  * page with something to say once is not held.
  */
 @Configuration(proxyBeanMethods = false)
-class SamePages implements WebMvcConfigurer, HandlerInterceptor {
+public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
   private static final Duration LONGEST = Duration.ofMinutes(2);
   private static final int MOST_BYTES = 24_000_000;
   private static final String COUNTS_SECONDS = " data-seconds=\"";
   private static final String ASKED = SamePages.class.getName();
-  private static final String TOKEN_COOKIE = "crock-form";
+
+  /** The cookie of the token against forgery. */
+  public static final String TOKEN_COOKIE = "crock-form";
+
   private static final MediaType HTML = new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8);
 
   private final HouseholdChanges changes;

@@ -25,7 +25,7 @@ class ServerTimingFilter extends OncePerRequestFilter {
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
     String path = request.getRequestURI();
-    return path.startsWith("/assets/") || path.equals(STREAM);
+    return path.startsWith(Assets.PATH) || path.equals(STREAM);
   }
 
   @Override

@@ -37,7 +37,7 @@ class StoreTroubles extends OncePerRequestFilter {
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
     String path = request.getRequestURI();
-    return path.startsWith("/assets/") || path.startsWith("/actuator/");
+    return path.startsWith(Assets.PATH) || path.startsWith("/actuator/");
   }
 
   @Override
