@@ -55,7 +55,7 @@ class SamePagesTest extends AppTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"/", "/round", "/bench", "/cellar", "/plans/new", "/drawer", "/kitchen"})
+  @ValueSource(strings = {"/", "/round", "/bench", "/cellar", "/plans/new", "/drawer", "/journal"})
   void theSamePageIsAnsweredAgainWithKeysOfItsOwn(String path) throws Exception {
     HttpResponse<String> first = una.get(path);
     HttpResponse<String> second = una.get(path);
@@ -126,12 +126,15 @@ class SamePagesTest extends AppTest {
 
   @Test
   void whatIsSaidOnceIsSaidOnce() throws Exception {
-    una.get("/kitchen");
-    una.send("/kitchen/places", "placeName", "Attic", "light", "DARK", "celsius", "19");
+    una.get("/calendar");
+    una.send("/calendar");
+    una.get("/calendar");
+    una.send("/calendar/revoke");
 
-    assertThat(una.get("/kitchen").body()).contains("The shelf is there.");
-    assertThat(una.get("/kitchen").body()).doesNotContain("The shelf is there.");
-    assertThat(una.get("/kitchen").body()).doesNotContain("The shelf is there.");
+    String said = "The address opens nothing any more.";
+    assertThat(una.get("/calendar").body()).contains(said);
+    assertThat(una.get("/calendar").body()).doesNotContain(said);
+    assertThat(una.get("/calendar").body()).doesNotContain(said);
   }
 
   @Test

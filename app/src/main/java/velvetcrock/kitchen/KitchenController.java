@@ -18,7 +18,6 @@ import velvetcrock.core.measure.Temperatures;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
-import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The kitchen: settings, places and jars. */
@@ -82,7 +81,6 @@ class KitchenController {
         @Nullable String awayUntil) {}
   }
 
-  @SameUntilChanged
   @GetMapping("/kitchen")
   String kitchen(Model model) {
     return page(empty(), FieldErrors.none(), model);
