@@ -22,6 +22,7 @@ import velvetcrock.core.charge.Charge;
 import velvetcrock.core.charge.Charge.WayOut;
 import velvetcrock.core.charge.ChargeOrder;
 import velvetcrock.core.charge.Charger;
+import velvetcrock.core.charge.Fit;
 import velvetcrock.core.charge.HerbPortion;
 import velvetcrock.core.charge.JarChoice;
 import velvetcrock.core.charge.Ratio;
@@ -212,18 +213,22 @@ class Planner {
                     .filter(at -> at.free().count() > 0)
                     .map(JarAtHand::jar)
                     .filter(jar -> jar.innerDiameterMm() <= way.innerDiameterMm())
-                    .filter(jar -> reckon(order.withJar(jar)).levels().orElseThrow().fits())
+                    .filter(jar -> charger().fit(order.withJar(jar)).fits())
                     .findFirst());
   }
 
   /**
    * What a vessel has to hold at its fullest: oil, and the spirit that is in the herb before it.
    */
-  private Charge withSpirit(ChargeOrder order, Wish wish) {
+  private Fit withSpirit(ChargeOrder order, Wish wish) {
+    if (wish.spirit().isEmpty()) {
+      return charger().fit(order);
+    }
     Charge charge = reckon(order);
     return spirit(wish, order, charge)
-        .map(step -> reckon(order.withRatio(new Ratio.Oil(charge.oilMl() + step.spiritMl()))))
-        .orElse(charge);
+        .map(step -> order.withRatio(new Ratio.Oil(charge.oilMl() + step.spiritMl())))
+        .map(charger()::fit)
+        .orElseThrow();
   }
 
   private static Optional<SpiritStep> spirit(Wish wish, ChargeOrder order, Charge charge) {

@@ -198,4 +198,16 @@ public class CoreBenchmark {
     }
     return sum;
   }
+
+  /** The same with the three guesses of a pull, each with its own exp. */
+  @Benchmark
+  public double lowerBoundOfThreeGuesses() {
+    double sum = 0;
+    for (Trace.Point point : trace.points()) {
+      for (int guess = 0; guess < 3; guess++) {
+        sum += point.hours() * Math.exp((0.06 + 0.01 * guess) * (point.celsius() - 20));
+      }
+    }
+    return sum;
+  }
 }

@@ -22,6 +22,11 @@ public final class Problems {
     return rule;
   }
 
+  /** The same where the message names figures: it is written only where the rule does not hold. */
+  public boolean require(boolean rule, String field, Supplier<String> message) {
+    return require(rule, field, rule ? "" : message.get());
+  }
+
   /**
    * Runs a step that may be refused and keeps its problems under {@code field} instead of throwing.
    *

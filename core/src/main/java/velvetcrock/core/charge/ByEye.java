@@ -72,13 +72,17 @@ public record ByEye(Range herbMassG, List<Range> eachG, Range oilMl, Reckoning r
     problems.require(
         herbMm > 0 && herbMm <= jar.brimMm(),
         "herbMm",
-        "The herb stands above 0 and at most to the brim, " + Math.round(jar.brimMm()) + " mm.");
+        () ->
+            "The herb stands above 0 and at most to the brim, "
+                + Math.round(jar.brimMm())
+                + " mm.");
     problems.require(
         aboveMm >= 0 && herbMm + aboveMm <= jar.brimMm() + 1e-9,
         "aboveMm",
-        "Herb and oil together stand no higher than the brim, "
-            + Math.round(jar.brimMm())
-            + " mm.");
+        () ->
+            "Herb and oil together stand no higher than the brim, "
+                + Math.round(jar.brimMm())
+                + " mm.");
     problems.require(!fillings.isEmpty(), "herbs", "Name at least one herb.");
     problems.refuseIfAny();
 

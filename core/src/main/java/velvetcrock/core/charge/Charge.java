@@ -63,6 +63,11 @@ public record Charge(
     return Math.max(0, room.voidMl() + room.coverMl() - oilMl);
   }
 
+  /** How it goes into its jar. */
+  public Fit fit() {
+    return new Fit(covers, levels.map(Levels::fits).orElse(false));
+  }
+
   /**
    * Strength against a 1:5 charge of dried herb: the dry matter per oil, a dried herb counted at
    * 0.10 water.

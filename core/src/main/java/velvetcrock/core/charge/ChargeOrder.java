@@ -37,7 +37,7 @@ public record ChargeOrder(
     problems.require(
         coverMm >= 0 && coverMm <= 200,
         "coverMm",
-        "Cover is between 0 and 200 mm; " + coverMm + " mm was read.");
+        () -> "Cover is between 0 and 200 mm; " + coverMm + " mm was read.");
     problems.refuseIfAny();
   }
 

@@ -41,7 +41,8 @@ public final class Charger {
   public Charge reckon(ChargeOrder order) {
     Reckoning.Writer lines = Reckoning.writer();
     double density = order.carriers().densityAt(Carrier.ROOM_C);
-    double oilMl = oilMl(order, density, lines);
+    double oilMl = oilMl(order, density);
+    writeOil(order, density, oilMl, lines);
     double oilMassG =
         lines.line(
             "Oil by weight",
@@ -49,9 +50,10 @@ public final class Charger {
             oilMl * density,
             "g",
             Standing.TYPICAL);
-    Bed bed = bed(order, lines);
+    Bed bed = bed(order);
+    write(bed, order, lines);
     double herbG = order.herbMassG();
-    double needMl = bed.voidMl() + bed.coverMl();
+    double needMl = bed.needMl();
     double covering =
         lines.line(
             "Ratio that just covers",
@@ -65,7 +67,7 @@ public final class Charger {
             needMl / herbG,
             "ml/g",
             Standing.ESTIMATE);
-    boolean covers = oilMl >= needMl - MILLILITRE_TOLERANCE;
+    boolean covers = covers(oilMl, bed);
     double waterG = order.herbs().stream().mapToDouble(HerbPortion::freeWaterG).sum();
     double waterPercent =
         lines.line(
@@ -89,6 +91,18 @@ public final class Charger {
         lines.done());
   }
 
+  /** How an order goes into its jar, without the lines and the ways out of it. */
+  public Fit fit(ChargeOrder order) {
+    Bed bed = bed(order);
+    double oilMl = oilMl(order, order.carriers().densityAt(Carrier.ROOM_C));
+    return new Fit(
+        covers(oilMl, bed), order.jar().map(jar -> levels(jar, bed, oilMl).fits()).orElse(false));
+  }
+
+  private static boolean covers(double oilMl, Bed bed) {
+    return oilMl >= bed.needMl() - MILLILITRE_TOLERANCE;
+  }
+
   /**
    * The smallest w/v ratio that covers this herb in this jar, rounded up to a half, never below
    * 1:5.
@@ -96,8 +110,8 @@ public final class Charger {
    * @return ml of oil per g of herb
    */
   public double defaultOilPerHerb(ChargeOrder order) {
-    Bed bed = bed(order, Reckoning.writer());
-    double covering = (bed.voidMl() + bed.coverMl()) / order.herbMassG();
+    Bed bed = bed(order);
+    double covering = bed.needMl() / order.herbMassG();
     return Math.max(USUAL_OIL_PER_HERB, Math.ceil(covering * 2 - MILLILITRE_TOLERANCE) / 2);
   }
 
@@ -132,46 +146,40 @@ public final class Charger {
 
   /** Bed of an order after swelling. */
   private record Bed(
-      double bedMl, double swellingMl, double voidMl, double coverMl, double solidsMl) {}
-
-  private double oilMl(ChargeOrder order, double density, Reckoning.Writer lines) {
-    double herbG = order.herbMassG();
-    String grams = plain(herbG) + " g";
-    if (order.ratio() instanceof Ratio.WeightToVolume wv) {
-      return lines.line(
-          "Oil",
-          "1:"
-              + plain(wv.oilPerHerb())
-              + " weight to volume: "
-              + grams
-              + " × "
-              + plain(wv.oilPerHerb())
-              + " ml",
-          herbG * wv.oilPerHerb(),
-          "ml",
-          Standing.STANDARD);
+      double bedMl, double swellingMl, double voidMl, double coverMl, double solidsMl) {
+    double needMl() {
+      return voidMl + coverMl;
     }
-    if (order.ratio() instanceof Ratio.WeightToWeight ww) {
-      return lines.line(
-          "Oil",
-          "1:"
-              + plain(ww.oilPerHerb())
-              + " by weight: "
-              + grams
-              + " × "
-              + plain(ww.oilPerHerb())
-              + " ÷ "
-              + plain(density)
-              + " g/ml",
-          herbG * ww.oilPerHerb() / density,
-          "ml",
-          Standing.TYPICAL);
-    }
-    double ml = ((Ratio.Oil) order.ratio()).ml();
-    return lines.line("Oil", "as given", ml, "ml", Standing.MEASURED);
   }
 
-  private Bed bed(ChargeOrder order, Reckoning.Writer lines) {
+  private static double oilMl(ChargeOrder order, double density) {
+    if (order.ratio() instanceof Ratio.WeightToVolume wv) {
+      return order.herbMassG() * wv.oilPerHerb();
+    }
+    if (order.ratio() instanceof Ratio.WeightToWeight ww) {
+      return order.herbMassG() * ww.oilPerHerb() / density;
+    }
+    return ((Ratio.Oil) order.ratio()).ml();
+  }
+
+  private static void writeOil(
+      ChargeOrder order, double density, double oilMl, Reckoning.Writer lines) {
+    String grams = plain(order.herbMassG()) + " g";
+    if (order.ratio() instanceof Ratio.WeightToVolume wv) {
+      String ratio = plain(wv.oilPerHerb());
+      String how = "1:" + ratio + " weight to volume: " + grams + " × " + ratio + " ml";
+      lines.line("Oil", how, oilMl, "ml", Standing.STANDARD);
+    } else if (order.ratio() instanceof Ratio.WeightToWeight ww) {
+      String ratio = plain(ww.oilPerHerb());
+      String how =
+          "1:" + ratio + " by weight: " + grams + " × " + ratio + " ÷ " + plain(density) + " g/ml";
+      lines.line("Oil", how, oilMl, "ml", Standing.TYPICAL);
+    } else {
+      lines.line("Oil", "as given", oilMl, "ml", Standing.MEASURED);
+    }
+  }
+
+  private Bed bed(ChargeOrder order) {
     double settled = 0;
     double swelling = 0;
     double solids = 0;
@@ -179,6 +187,14 @@ public final class Charger {
       settled += herb.bedMl(catalogue);
       swelling += herb.swellingMl(catalogue);
       solids += herb.solidsMl();
+    }
+    double bedMl = settled + swelling;
+    double coverMl = order.jar().map(jar -> jar.volumeMl(order.coverMm())).orElse(0.0);
+    return new Bed(bedMl, swelling, bedMl - solids, coverMl, solids);
+  }
+
+  private void write(Bed bed, ChargeOrder order, Reckoning.Writer lines) {
+    for (HerbPortion herb : order.herbs()) {
       lines.line(
           "Bed of " + herb.herb().name().toLowerCase(Locale.ROOT),
           plain(herb.massG())
@@ -191,31 +207,31 @@ public final class Charger {
           "ml",
           Standing.TYPICAL);
     }
-    double bedMl =
-        lines.line(
-            "Swollen bed",
-            "it swells by " + plain(swelling) + " ml in two days",
-            settled + swelling,
-            "ml",
-            Standing.TYPICAL);
-    double voidMl =
-        lines.line(
-            "Gaps to fill",
-            plain(bedMl) + " ml of bed less " + plain(solids) + " ml of herb itself",
-            bedMl - solids,
-            "ml",
-            Standing.ESTIMATE);
-    double coverMl = order.jar().map(jar -> coverMl(jar, order.coverMm(), lines)).orElse(0.0);
-    return new Bed(bedMl, swelling, voidMl, coverMl, solids);
-  }
-
-  private static double coverMl(Jar jar, double coverMm, Reckoning.Writer lines) {
-    return lines.line(
-        "Cover",
-        plain(coverMm) + " mm deep, " + plain(jar.innerDiameterMm()) + " mm wide: π/4 · D² · d",
-        jar.volumeMl(coverMm),
+    lines.line(
+        "Swollen bed",
+        "it swells by " + plain(bed.swellingMl()) + " ml in two days",
+        bed.bedMl(),
         "ml",
-        Standing.STANDARD);
+        Standing.TYPICAL);
+    lines.line(
+        "Gaps to fill",
+        plain(bed.bedMl()) + " ml of bed less " + plain(bed.solidsMl()) + " ml of herb itself",
+        bed.voidMl(),
+        "ml",
+        Standing.ESTIMATE);
+    order
+        .jar()
+        .ifPresent(
+            jar ->
+                lines.line(
+                    "Cover",
+                    plain(order.coverMm())
+                        + " mm deep, "
+                        + plain(jar.innerDiameterMm())
+                        + " mm wide: π/4 · D² · d",
+                    bed.coverMl(),
+                    "ml",
+                    Standing.STANDARD));
   }
 
   private static Levels levels(Jar jar, Bed bed, double oilMl) {
@@ -232,8 +248,7 @@ public final class Charger {
     double herbG = order.herbMassG();
     List<WayOut> ways = new ArrayList<>();
     finerCut(order, oilMl).ifPresent(ways::add);
-    ways.add(
-        new WayOut.MoreOil(bed.voidMl() + bed.coverMl(), (bed.voidMl() + bed.coverMl()) / herbG));
+    ways.add(new WayOut.MoreOil(bed.needMl(), bed.needMl() / herbG));
     if (oilMl > bed.voidMl() && order.coverMm() > 0) {
       double areaMm2 = (oilMl - bed.voidMl()) * 1000 / order.coverMm();
       ways.add(new WayOut.NarrowerJar(Math.sqrt(4 * areaMm2 / Math.PI)));
@@ -249,8 +264,8 @@ public final class Charger {
   private Optional<WayOut> finerCut(ChargeOrder order, double oilMl) {
     WayOut best = null;
     for (Cut cut : order.herbs().get(0).cut().finer()) {
-      Bed bed = bed(order.withCut(cut), Reckoning.writer());
-      double needMl = bed.voidMl() + bed.coverMl();
+      Bed bed = bed(order.withCut(cut));
+      double needMl = bed.needMl();
       best = new WayOut.FinerCut(cut, bed.bedMl(), needMl / order.herbMassG(), needMl <= oilMl);
       if (needMl <= oilMl) {
         break;
@@ -260,8 +275,8 @@ public final class Charger {
   }
 
   private boolean enough(ChargeOrder order) {
-    Bed bed = bed(order, Reckoning.writer());
-    double oilMl = oilMl(order, order.carriers().densityAt(Carrier.ROOM_C), Reckoning.writer());
+    Bed bed = bed(order);
+    double oilMl = oilMl(order, order.carriers().densityAt(Carrier.ROOM_C));
     return oilMl >= bed.voidMl() + bed.coverMl();
   }
 }

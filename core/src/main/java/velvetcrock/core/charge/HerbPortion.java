@@ -39,11 +39,11 @@ public record HerbPortion(
     problems.require(
         massG >= LIGHTEST_G && massG <= HEAVIEST_G,
         "massG",
-        "The herb weighs more than nothing and at most 100 kg; " + massG + " g was read.");
+        () -> "The herb weighs more than nothing and at most 100 kg; " + massG + " g was read.");
     problems.require(
         waterFraction >= 0 && waterFraction <= 0.97,
         "waterFraction",
-        "Water is a share between 0 and 0.97; " + waterFraction + " was read.");
+        () -> "Water is a share between 0 and 0.97; " + waterFraction + " was read.");
     problems.refuseIfAny();
     part = herb.partNow(part);
   }

@@ -5,9 +5,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Predicate;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 
@@ -63,32 +61,34 @@ public record JarChoice(List<Fill> fills) {
    * Chooses among jars.
    *
    * @param free what stands empty
-   * @param inJar the charge as it would be in a given jar with the given share of it
+   * @param inJar how a given share of the charge goes into a given jar
    * @throws Refused at {@code jar} if all of them together would not hold it
    */
-  public static JarChoice best(Collection<Free> free, BiFunction<Jar, Double, Charge> inJar) {
+  public static JarChoice best(Collection<Free> free, BiFunction<Jar, Double, Fit> inJar) {
     List<Free> bySize =
         free.stream()
             .filter(f -> f.count() > 0)
             .sorted(Comparator.comparingDouble(f -> f.jar().brimMl()))
             .toList();
-    return first(bySize, jar -> holds(inJar.apply(jar, 1.0)))
-        .or(() -> first(bySize, jar -> fits(inJar.apply(jar, 1.0))))
-        .orElseGet(() -> several(bySize, inJar));
-  }
-
-  private static Optional<JarChoice> first(List<Free> bySize, Predicate<Jar> good) {
-    return bySize.stream().map(Free::jar).filter(good).findFirst().map(JarChoice::one);
+    Jar uncovered = null;
+    for (Free kind : bySize) {
+      Fit whole = inJar.apply(kind.jar(), 1.0);
+      if (whole.holds()) {
+        return one(kind.jar());
+      }
+      uncovered = uncovered == null && whole.fits() ? kind.jar() : uncovered;
+    }
+    return uncovered == null ? several(bySize, inJar) : one(uncovered);
   }
 
   /** As few as possible of one kind, the larger kinds first. */
-  private static JarChoice several(List<Free> bySize, BiFunction<Jar, Double, Charge> inJar) {
+  private static JarChoice several(List<Free> bySize, BiFunction<Jar, Double, Fit> inJar) {
     JarChoice fewest = null;
     for (int i = bySize.size() - 1; i >= 0; i--) {
       Free kind = bySize.get(i);
       int most = Math.min(kind.count(), fewest == null ? MOST_JARS : fewest.count() - 1);
       for (int count = 2; count <= most; count++) {
-        if (fits(inJar.apply(kind.jar(), 1.0 / count))) {
+        if (inJar.apply(kind.jar(), 1.0 / count).fits()) {
           Fill fill = new Fill(kind.jar(), 1.0 / count);
           fewest = new JarChoice(Collections.nCopies(count, fill));
           break;
@@ -99,7 +99,7 @@ public record JarChoice(List<Fill> fills) {
   }
 
   /** The largest jars filled one after the other, the last with what is left. */
-  private static JarChoice mixed(List<Free> bySize, BiFunction<Jar, Double, Charge> inJar) {
+  private static JarChoice mixed(List<Free> bySize, BiFunction<Jar, Double, Fit> inJar) {
     List<Fill> fills = new ArrayList<>();
     double left = 1;
     for (int i = bySize.size() - 1; i >= 0; i--) {
@@ -126,10 +126,10 @@ public record JarChoice(List<Fill> fills) {
    * A share of about this size that fits: a little less of a herb may be given a wider ratio, which
    * is rounded, and so stand higher.
    */
-  private static double fitting(Jar jar, double share, BiFunction<Jar, Double, Charge> inJar) {
+  private static double fitting(Jar jar, double share, BiFunction<Jar, Double, Fit> inJar) {
     double fitting = share;
     for (int step = 0; step < SHARE_STEPS && fitting > 0; step++) {
-      if (fits(inJar.apply(jar, fitting))) {
+      if (inJar.apply(jar, fitting).fits()) {
         return fitting;
       }
       fitting *= STEP_DOWN;
@@ -138,25 +138,17 @@ public record JarChoice(List<Fill> fills) {
   }
 
   /** The largest share that fits a jar, found by halving; more of it rarely stands lower. */
-  private static double most(Jar jar, BiFunction<Jar, Double, Charge> inJar) {
+  private static double most(Jar jar, BiFunction<Jar, Double, Fit> inJar) {
     double low = 0;
     double high = 1;
     for (int step = 0; step < SHARE_STEPS; step++) {
       double middle = (low + high) / 2;
-      if (fits(inJar.apply(jar, middle))) {
+      if (inJar.apply(jar, middle).fits()) {
         low = middle;
       } else {
         high = middle;
       }
     }
     return low < 1e-4 ? 0 : low;
-  }
-
-  private static boolean holds(Charge charge) {
-    return charge.covers() && fits(charge);
-  }
-
-  private static boolean fits(Charge charge) {
-    return charge.levels().map(Charge.Levels::fits).orElse(false);
   }
 }

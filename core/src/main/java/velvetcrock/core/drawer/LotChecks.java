@@ -12,9 +12,10 @@ final class LotChecks {
     problems.require(
         amount >= least && amount <= LotEvent.MOST,
         "amount",
-        "An amount is "
-            + (least == 0 ? "not negative" : "above 0")
-            + " and at most 100 kg or 100 l.");
+        () ->
+            "An amount is "
+                + (least == 0 ? "not negative" : "above 0")
+                + " and at most 100 kg or 100 l.");
     problems.refuseIfAny();
   }
 }

@@ -121,9 +121,9 @@ public record LotDetails(
         "price",
         "A price is not negative, and below a million.");
     problems.require(
-        name.length() <= LONGEST_TEXT, "name", "At most " + LONGEST_TEXT + " letters.");
+        name.length() <= LONGEST_TEXT, "name", () -> "At most " + LONGEST_TEXT + " letters.");
     problems.require(
-        from.length() <= LONGEST_TEXT, "from", "At most " + LONGEST_TEXT + " letters.");
+        from.length() <= LONGEST_TEXT, "from", () -> "At most " + LONGEST_TEXT + " letters.");
     problems.require(
         dates.openedOn() == null
             || dates.boughtOn() == null

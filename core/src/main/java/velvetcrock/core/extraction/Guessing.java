@@ -49,15 +49,19 @@ final class Guessing {
     private final Mobility.Walk cold = usual.new Walk();
     private final Mobility.Walk hot = usual.new Walk();
 
-    /** Goes on; hands back what the piece added. */
-    Ensemble to(double hours, double celsius, boolean read) {
+    /** Goes on to the next point. */
+    void to(double hours, double celsius, boolean read) {
       double within = read ? 0 : Assumed.WITHIN_C;
-      return new Ensemble(
-          middle.to(hours, celsius),
-          less.to(hours, celsius),
-          more.to(hours, celsius),
-          cold.to(hours, celsius - within),
-          hot.to(hours, celsius + within));
+      middle.to(hours, celsius);
+      less.to(hours, celsius);
+      more.to(hours, celsius);
+      cold.to(hours, celsius - within);
+      hot.to(hours, celsius + within);
+    }
+
+    /** What was drawn so far. */
+    Ensemble drawn() {
+      return new Ensemble(middle.drawn(), less.drawn(), more.drawn(), cold.drawn(), hot.drawn());
     }
   }
 }

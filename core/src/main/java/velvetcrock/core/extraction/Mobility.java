@@ -74,12 +74,6 @@ final class Mobility {
         * Math.exp(intercept - slope / (celsius + Carrier.VOGEL) + growthPerC * (celsius - 20));
   }
 
-  /** dμ/dT from μ, per °C: no exp of its own. */
-  private double fall(double celsius, double mobility) {
-    double vogel = celsius + Carrier.VOGEL;
-    return mobility * (1 / (celsius + Carrier.KELVIN) + slope / (vogel * vogel) + growthPerC);
-  }
-
   private double pace(double celsius) {
     if (part == null) {
       return 1;
@@ -99,11 +93,10 @@ final class Mobility {
   /** ∫ over a trace. */
   Drawn over(Trace trace) {
     Walk walk = new Walk();
-    Drawn drawn = Drawn.NOTHING;
     for (Trace.Point point : trace.points()) {
-      drawn = drawn.plus(walk.to(point.hours(), point.celsius()));
+      walk.to(point.hours(), point.celsius());
     }
-    return drawn;
+    return walk.drawn();
   }
 
   /** ∫ over a steady time. */
@@ -119,47 +112,75 @@ final class Mobility {
     private double celsius;
     private double mobility;
     private double fall;
+    private double washDays;
+    private double diffusionDays;
 
-    /** Goes on to the next point; hands back what the piece added. */
-    Drawn to(double nextHours, double nextC) {
-      double mu = at(nextC);
-      double falls = fall(nextC, mu);
-      Drawn added = begun ? piece(nextHours, nextC, mu, falls) : Drawn.NOTHING;
+    /** Goes on to the next point. */
+    void to(double nextHours, double nextC) {
+      double kelvin = nextC + Carrier.KELVIN;
+      double perVogel = 1 / (nextC + Carrier.VOGEL);
+      double perKelvin = Math.exp(intercept - slope * perVogel + growthPerC * (nextC - 20));
+      double mu = kelvin * perKelvin;
+      double falls = perKelvin + mu * (slope * perVogel * perVogel + growthPerC);
+      if (begun) {
+        piece(nextHours, nextC, mu, falls);
+      }
       begun = true;
       hours = nextHours;
       celsius = nextC;
       mobility = mu;
       fall = falls;
-      return added;
     }
 
-    private Drawn piece(double nextHours, double nextC, double mu, double falls) {
+    /** What was drawn so far. */
+    Drawn drawn() {
+      return new Drawn(washDays, diffusionDays);
+    }
+
+    private void piece(double nextHours, double nextC, double mu, double falls) {
       double days = (nextHours - hours) / HOURS_PER_DAY;
       double step = nextC - celsius;
-      List<Double> stops = stops(celsius, nextC);
-      boolean even = stops.isEmpty() && pace(celsius) == pace(nextC);
-      if (even && Math.abs(step) <= SMALL_STEP_C) {
-        double mean = (mobility + mu) / 2 - step / 12 * (falls - fall);
-        double drawn = (celsius + nextC) / 2 < meltedAboveC ? 0 : days * mean;
-        return new Drawn(drawn, drawn * pace(celsius));
+      if (Math.abs(step) <= SMALL_STEP_C && !bends(celsius, nextC)) {
+        double pace = pace(celsius);
+        if (pace == pace(nextC)) {
+          double mean = (mobility + mu) / 2 - step / 12 * (falls - fall);
+          double drawn = (celsius + nextC) / 2 < meltedAboveC ? 0 : days * mean;
+          washDays += drawn;
+          diffusionDays += drawn * pace;
+          return;
+        }
       }
-      Drawn sum = Drawn.NOTHING;
+      List<Double> stops = stops(celsius, nextC);
       double from = celsius;
       stops.add(nextC);
       for (double to : stops) {
         double share = step == 0 ? 1 : (to - from) / step;
-        sum = sum.plus(between(from, to, days * share));
+        Drawn part = between(from, to, days * share);
+        washDays += part.washDays();
+        diffusionDays += part.diffusionDays();
         from = to;
       }
-      return sum;
     }
+  }
+
+  private boolean bends(double fromC, double toC) {
+    for (double bend : bendsC) {
+      if (lies(bend, fromC, toC)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean lies(double bend, double fromC, double toC) {
+    return bend > Math.min(fromC, toC) && bend < Math.max(fromC, toC);
   }
 
   /** Where a straight line bends on its way, in its order. */
   private List<Double> stops(double fromC, double toC) {
     List<Double> stops = new ArrayList<>();
     for (double bend : bendsC) {
-      if (bend > Math.min(fromC, toC) && bend < Math.max(fromC, toC)) {
+      if (lies(bend, fromC, toC)) {
         stops.add(bend);
       }
     }

@@ -124,7 +124,8 @@ public record Pull(
         legs.stream().allMatch(l -> l.trace().points().isEmpty())
             || legs.stream().anyMatch(l -> l.trace().hottestC() >= melted),
         "trace",
-        "Below " + plain(melted) + " °C some of it is solid, and a solid fat does not infuse.");
+        () ->
+            "Below " + plain(melted) + " °C some of it is solid, and a solid fat does not infuse.");
     problems.refuseIfAny();
 
     Guessing guessing = new Guessing(carriers, herb.part());

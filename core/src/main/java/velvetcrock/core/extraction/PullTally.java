@@ -12,7 +12,6 @@ public final class PullTally {
   private final Guessing.Walk walk;
   private final Pull.Herb herb;
   private final Agitation agitation;
-  private Ensemble drawn = Ensemble.NOTHING;
   private double firstHours = Double.NaN;
   private double lastHours;
 
@@ -35,13 +34,13 @@ public final class PullTally {
     if (Double.isNaN(firstHours)) {
       firstHours = hours;
     }
-    drawn = drawn.plus(walk.to(hours, celsius, read).moved(agitation));
+    walk.to(hours, celsius, read);
     lastHours = hours;
   }
 
   /** The pull so far. */
   public Pull pull() {
-    return Pull.of(drawn, covered(), herb);
+    return Pull.of(drawn(), covered(), herb);
   }
 
   /**
@@ -52,7 +51,11 @@ public final class PullTally {
    */
   public Pull pullWith(double hours, double celsius) {
     Ensemble besides = guessing.steady(celsius, hours).moved(agitation);
-    return Pull.of(drawn.plus(besides), covered() + hours, herb);
+    return Pull.of(drawn().plus(besides), covered() + hours, herb);
+  }
+
+  private Ensemble drawn() {
+    return walk.drawn().moved(agitation);
   }
 
   private double covered() {

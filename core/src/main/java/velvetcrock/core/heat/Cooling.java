@@ -28,7 +28,7 @@ public final class Cooling {
   public static Range minutes(double fromC, double setsC, double roomC, double ml) {
     Problems problems = new Problems();
     problems.require(
-        setsC > roomC, "setsC", "In a room of " + Math.round(roomC) + " °C it never sets.");
+        setsC > roomC, "setsC", () -> "In a room of " + Math.round(roomC) + " °C it never sets.");
     problems.require(ml > 0 && ml <= 100_000, "ml", "Above 0 and at most 100 l.");
     problems.refuseIfAny();
     if (fromC <= setsC) {

@@ -28,7 +28,7 @@ public record BalmKeeping(LocalDate bestBefore, String why) {
     problems.require(
         !oilBestBefore.isBefore(madeOn),
         "oilBestBefore",
-        "The oil was good until " + oilBestBefore + " only, before the balm was made.");
+        () -> "The oil was good until " + oilBestBefore + " only, before the balm was made.");
     problems.refuseIfAny();
 
     if (wetness == Wetness.WET) {

@@ -95,7 +95,7 @@ public record KeepingOrder(
     problems.require(
         !strainedOn.isBefore(chargedOn),
         "strainedOn",
-        "It was strained on " + strainedOn + ", before it was charged on " + chargedOn + ".");
+        () -> "It was strained on " + strainedOn + ", before it was charged on " + chargedOn + ".");
     problems.require(!carriers.isEmpty(), "carriers", "Name at least one carrier.");
     double total = carriers.stream().mapToDouble(CarrierDates::share).sum();
     for (int i = 0; i < carriers.size(); i++) {
@@ -105,12 +105,13 @@ public record KeepingOrder(
       problems.require(
           carrier.share() / total < COUNTING_SHARE || carrier.ownDate().isPresent(),
           at + ".bestBefore",
-          carrier.carrier().name()
-              + " needs a date: its best-before, when it was opened, or when it was pressed or bought.");
+          () ->
+              carrier.carrier().name()
+                  + " needs a date: its best-before, when it was opened, or when it was pressed or bought.");
       problems.require(
           use == Use.SKIN || carrier.carrier().edible(),
           at + ".carrier",
-          carrier.carrier().name() + " is not an oil for eating.");
+          () -> carrier.carrier().name() + " is not an oil for eating.");
     }
     problems.refuseIfAny();
   }
@@ -128,11 +129,12 @@ public record KeepingOrder(
     problems.require(
         strainedOn.isBefore(chargedOn) || trace.hours() <= mostHours,
         "trace",
-        "A trace of "
-            + plain(trace.hours())
-            + " h is longer than the infusion, which lasted at most "
-            + plain(mostHours)
-            + " h.");
+        () ->
+            "A trace of "
+                + plain(trace.hours())
+                + " h is longer than the infusion, which lasted at most "
+                + plain(mostHours)
+                + " h.");
     problems.refuseIfAny();
     double hours = Math.max(0, ChronoUnit.DAYS.between(chargedOn, strainedOn)) * 24.0;
     return List.of(new InfusingLeg("infusing", hours, trace, light));

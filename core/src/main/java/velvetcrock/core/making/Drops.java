@@ -102,7 +102,7 @@ public record Drops(
       problems.require(
           count >= LEAST && count <= 100_000,
           "drops[" + i + "].count",
-          "Drops are counted from above 0 to 100 000; " + count + " was read.");
+          () -> "Drops are counted from above 0 to 100 000; " + count + " was read.");
     }
     problems.require(
         volumeMl >= 0.1 && volumeMl <= 100_000, "volumeMl", "Above 0 and at most 100 l.");

@@ -46,7 +46,7 @@ public record Ingredient(
     problems.require(
         massG >= 0.001 && massG <= HEAVIEST_G,
         "massG",
-        "It weighs more than nothing and at most 100 kg; " + massG + " g was read.");
+        () -> "It weighs more than nothing and at most 100 kg; " + massG + " g was read.");
     problems.refuseIfAny();
   }
 

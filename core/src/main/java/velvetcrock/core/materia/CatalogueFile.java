@@ -57,7 +57,7 @@ public final class CatalogueFile {
           problems.require(
               things.put(key.apply(thing), thing) == null,
               where,
-              "“" + key.apply(thing) + "” stands twice.");
+              () -> "“" + key.apply(thing) + "” stands twice.");
         } catch (Refused | IllegalArgumentException wrong) {
           problems.add(where, String.valueOf(wrong.getMessage()));
         }

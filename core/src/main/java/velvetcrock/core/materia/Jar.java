@@ -55,11 +55,11 @@ public record Jar(
     problems.require(
         brimMl >= 10 && brimMl <= 50_000,
         "brimMl",
-        "A jar holds between 10 ml and 50 l to the brim; " + brimMl + " ml was read.");
+        () -> "A jar holds between 10 ml and 50 l to the brim; " + brimMl + " ml was read.");
     problems.require(
         innerDiameterMm >= 15 && innerDiameterMm <= 600,
         "innerDiameterMm",
-        "A jar is between 15 and 600 mm wide inside; " + innerDiameterMm + " mm was read.");
+        () -> "A jar is between 15 and 600 mm wide inside; " + innerDiameterMm + " mm was read.");
     problems.refuseIfAny();
   }
 

@@ -86,7 +86,7 @@ public final class References {
                                         problems.require(
                                             all.containsKey(key),
                                             row.key(),
-                                            "“" + key + "” is not in references.csv."))));
+                                            () -> "“" + key + "” is not in references.csv."))));
     problems.refuseIfAny();
     return new References(all, cited);
   }

@@ -76,11 +76,11 @@ public record CrossCheck(
     problems.require(
         weighed == null || weighed.isWeight(),
         "weight",
-        "“" + weight + "” is a volume, no weight.");
+        () -> "“" + weight + "” is a volume, no weight.");
     problems.require(
         measured == null || !measured.isWeight(),
         "volume",
-        "“" + volume + "” is a weight, no volume.");
+        () -> "“" + volume + "” is a weight, no volume.");
     problems.refuseIfAny();
     return of(weighed, measured, kitchen, substance);
   }

@@ -75,7 +75,7 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
     problems.require(
         dryMatterG > 0 && massG >= dryMatterG && massG <= HEAVIEST_G,
         "massG",
-        "It weighs at least its dry matter, " + plain(dryMatterG) + " g.");
+        () -> "It weighs at least its dry matter, " + plain(dryMatterG) + " g.");
     problems.refuseIfAny();
     return 1 - dryMatterG / massG;
   }
@@ -117,13 +117,18 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
     check(problems, "dryG", dryG);
     checkFraction(problems, "waterFraction", waterFraction);
     problems.require(
-        wetG >= dryG, "dryG", "Rinsing makes it heavier: " + plain(wetG) + " g after it was read.");
+        wetG >= dryG,
+        "dryG",
+        () -> "Rinsing makes it heavier: " + plain(wetG) + " g after it was read.");
     problems.refuseIfAny();
     double fraction = 1 - dryG * (1 - waterFraction) / wetG;
     problems.require(
         fraction <= WETTEST,
         "dryG",
-        "More than " + plain(wetG - dryG) + " g of water cannot cling to it. Shake it dry first.");
+        () ->
+            "More than "
+                + plain(wetG - dryG)
+                + " g of water cannot cling to it. Shake it dry first.");
     problems.refuseIfAny();
     return fraction;
   }
@@ -132,13 +137,13 @@ public record Moisture(double dryMatterG, double waterG, double targetMassG, Rec
     problems.require(
         massG >= LIGHTEST_G && massG <= HEAVIEST_G,
         field,
-        "A weight is above 0 and at most a tonne; " + massG + " g was read.");
+        () -> "A weight is above 0 and at most a tonne; " + massG + " g was read.");
   }
 
   static void checkFraction(Problems problems, String field, double fraction) {
     problems.require(
         fraction >= 0 && fraction <= WETTEST,
         field,
-        "Water is a share between 0 and 0.97; " + fraction + " was read.");
+        () -> "Water is a share between 0 and 0.97; " + fraction + " was read.");
   }
 }

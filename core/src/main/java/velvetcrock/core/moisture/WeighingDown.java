@@ -52,11 +52,12 @@ public record WeighingDown(
       problems.require(
           weighing.massG() <= startG + SCALE_G,
           at + ".massG",
-          "It weighed " + plain(startG) + " g at first, and nothing has been added since.");
+          () -> "It weighed " + plain(startG) + " g at first, and nothing has been added since.");
       problems.require(
           weighing.massG() > startG - contentsG,
           at + ".massG",
-          "It cannot have lost more than " + plain(contentsG) + " g. Check scale and vessel.");
+          () ->
+              "It cannot have lost more than " + plain(contentsG) + " g. Check scale and vessel.");
       before = weighing.hours();
     }
     problems.refuseIfAny();

@@ -65,7 +65,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
     problems.require(
         order.purpose() != Purpose.KITCHEN || order.herb().edible(),
         "herb",
-        order.herb().name() + " is not a herb for eating.");
+        () -> order.herb().name() + " is not a herb for eating.");
     problems.refuseIfAny();
     return new Comparing(order, catalogue, cautions, experience).compare();
   }

@@ -554,7 +554,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
               Optional.of(
                   JarChoice.best(
                       order.supply().jars(),
-                      (jar, share) -> charger.reckon(order(Optional.of(jar), share)))));
+                      (jar, share) -> charger.fit(order(Optional.of(jar), share)))));
         } catch (Refused refused) {
           return new Amounts(herb, ratio, oilMl, need, Optional.empty());
         }

@@ -30,7 +30,9 @@ public sealed interface Want {
     public Oil {
       Problems problems = new Problems();
       problems.require(
-          ml >= 1 && ml <= MOST_ML, "want.oilMl", "Between 1 ml and 20 l; " + ml + " was read.");
+          ml >= 1 && ml <= MOST_ML,
+          "want.oilMl",
+          () -> "Between 1 ml and 20 l; " + ml + " was read.");
       problems.refuseIfAny();
     }
 
@@ -50,7 +52,7 @@ public sealed interface Want {
     public Weight {
       Problems problems = new Problems();
       problems.require(
-          g >= 1 && g <= MOST_ML, "want.oilG", "Between 1 g and 20 kg; " + g + " was read.");
+          g >= 1 && g <= MOST_ML, "want.oilG", () -> "Between 1 g and 20 kg; " + g + " was read.");
       problems.refuseIfAny();
     }
 
@@ -252,13 +254,14 @@ public sealed interface Want {
     private static void check(String field, String what, int count, double size, double largest) {
       Problems problems = new Problems();
       problems.require(
-          count >= 1 && count <= MOST, field + ".count", "From 1 to 10 000 " + what + ".");
+          count >= 1 && count <= MOST, field + ".count", () -> "From 1 to 10 000 " + what + ".");
       problems.require(
           size > 0 && size <= largest && (size >= 1 || what.equals("pads")),
           field + ".ml",
-          "One of the " + what + " holds 1 to " + plain(largest) + "; " + size + " was read.");
+          () ->
+              "One of the " + what + " holds 1 to " + plain(largest) + "; " + size + " was read.");
       problems.require(
-          count * size <= MOST_ML, field, "All " + what + " together hold at most 20 l.");
+          count * size <= MOST_ML, field, () -> "All " + what + " together hold at most 20 l.");
       problems.refuseIfAny();
     }
   }

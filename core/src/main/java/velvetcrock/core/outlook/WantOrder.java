@@ -52,7 +52,7 @@ public record WantOrder(
     problems.require(
         !by.isAfter(today.plusYears(LONGEST_YEARS)),
         "by",
-        "Within five years; " + by + " was read.");
+        () -> "Within five years; " + by + " was read.");
     problems.require(!carriers.isEmpty(), "carriers", "Name at least one carrier.");
     problems.require(
         oilPerHerb.isEmpty() || oilPerHerb.getAsDouble() > 0 && oilPerHerb.getAsDouble() <= 1000,

@@ -114,11 +114,12 @@ public final class ProductRules {
     problems.require(
         state.pouredMl() <= there,
         "fill",
-        "That is "
-            + Math.round(state.pouredMl())
-            + " ml, and "
-            + Math.round(melt.volumeMl())
-            + " ml are in the pan.");
+        () ->
+            "That is "
+                + Math.round(state.pouredMl())
+                + " ml, and "
+                + Math.round(melt.volumeMl())
+                + " ml are in the pan.");
     for (int i = 0; i < state.filling().groups().size(); i++) {
       TinGroup group = state.filling().groups().get(i);
       String over =

@@ -178,7 +178,7 @@ public record Balance(
     problems.require(
         drivenOffG <= most,
         "drivenOffG",
-        plain(drivenOffG) + " g cannot leave of " + plain(inG) + " g that went in.");
+        () -> plain(drivenOffG) + " g cannot leave of " + plain(inG) + " g that went in.");
     double behindG = 0;
     for (int i = 0; i < out.size(); i++) {
       String what = out.get(i).what().toLowerCase(Locale.ROOT);
@@ -187,7 +187,8 @@ public record Balance(
         problems.require(
             behindG <= most,
             "out[" + i + "].massG",
-            "What stays behind cannot weigh more than the " + plain(inG) + " g that went in.");
+            () ->
+                "What stays behind cannot weigh more than the " + plain(inG) + " g that went in.");
       }
     }
   }
@@ -202,7 +203,7 @@ public record Balance(
       problems.require(
           massG >= 0 && massG <= HEAVIEST_G,
           list + "[" + i + "].massG",
-          "A weight is not below 0 and at most a tonne; " + massG + " g was read.");
+          () -> "A weight is not below 0 and at most a tonne; " + massG + " g was read.");
     }
   }
 }

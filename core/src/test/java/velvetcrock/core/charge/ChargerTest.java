@@ -139,10 +139,9 @@ class ChargerTest {
   }
 
   /** 400 g of cut yarrow, or a share of them, as they stand in a jar. */
-  private Charge ofFourHundred(Jar jar, double share) {
+  private Fit ofFourHundred(Jar jar, double share) {
     ChargeOrder order = yarrow(400 * share, Cut.CUT, new Ratio.WeightToVolume(5), jar);
-    return charger.reckon(
-        order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
+    return charger.fit(order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
   }
 
   @Test
@@ -160,10 +159,7 @@ class ChargerTest {
         .isCloseTo(1, within(1e-3));
     assertThat(choice.fills()).extracting(f -> f.jar().key()).doesNotContain("jar-500");
     assertThat(choice.fills())
-        .allSatisfy(
-            f ->
-                assertThat(ofFourHundred(f.jar(), f.share()).levels().orElseThrow().fits())
-                    .isTrue());
+        .allSatisfy(f -> assertThat(ofFourHundred(f.jar(), f.share()).fits()).isTrue());
   }
 
   @Test

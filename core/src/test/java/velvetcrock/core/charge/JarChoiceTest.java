@@ -24,7 +24,7 @@ class JarChoiceTest {
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private final Charger charger = new Charger(CATALOGUE);
 
-  private Charge leaf(double grams, Jar jar) {
+  private Fit leaf(double grams, Jar jar) {
     HerbPortion herb =
         HerbPortion.usual(CATALOGUE.herb("plantain"), Part.LEAF, Cut.CUT, HerbState.DRIED, grams);
     ChargeOrder order =
@@ -34,8 +34,7 @@ class JarChoiceTest {
             new Ratio.WeightToVolume(5),
             Optional.of(jar),
             12);
-    return charger.reckon(
-        order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
+    return charger.fit(order.withRatio(new Ratio.WeightToVolume(charger.defaultOilPerHerb(order))));
   }
 
   private static Free free(String jar, int count) {
@@ -63,7 +62,7 @@ class JarChoiceTest {
         JarChoice.best(
             free,
             (jar, share) ->
-                charger.reckon(
+                charger.fit(
                     new ChargeOrder(
                         List.of(herb.withMassG(60 * share)),
                         CarrierBlend.of(CATALOGUE.carrier("olive")),
@@ -120,7 +119,7 @@ class JarChoiceTest {
 
     assertThat(choice.fills().stream().mapToDouble(Fill::share).sum()).isCloseTo(1, within(2e-3));
     for (Fill fill : choice.fills()) {
-      assertThat(leaf(massG * fill.share(), fill.jar()).levels().orElseThrow().fits()).isTrue();
+      assertThat(leaf(massG * fill.share(), fill.jar()).fits()).isTrue();
     }
     Map<String, Long> taken =
         new ArrayList<>(choice.fills())
