@@ -35,7 +35,7 @@ import velvetcrock.ledger.Kind;
 class EachItsOwnTest extends AppTest {
   private static final String OF_HOUSEHOLDS =
       "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid"
-          + " and a.attname = 'household_id' where c.relkind = 'r'"
+          + " and a.attname = 'household_id' where c.relkind in ('r', 'p') and not c.relispartition"
           + " and c.relnamespace = 'public'::regnamespace order by 1";
 
   final JdbcTemplate owner = TestCluster.shared().owner();
@@ -125,7 +125,7 @@ class EachItsOwnTest extends AppTest {
     List<String> loose =
         owner.queryForList(
             "select a.attrelid::regclass || '.' || a.attname from pg_attribute a"
-                + " join pg_class c on c.oid = a.attrelid where c.relkind = 'r' and a.attnum > 0"
+                + " join pg_class c on c.oid = a.attrelid where c.relkind in ('r', 'p') and not c.relispartition and a.attnum > 0"
                 + " and c.relnamespace = 'public'::regnamespace and a.atttypid = 'uuid'::regtype"
                 + " and a.attname like '%\\_id' and a.attname not in ('household_id', 'subject_id')"
                 + " and not exists (select 1 from pg_constraint k where k.conrelid = c.oid"

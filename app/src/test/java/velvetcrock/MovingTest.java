@@ -53,7 +53,8 @@ class MovingTest extends AppTest {
           "calendar_item",
           "bottle_pass",
           "thermometer",
-          "push_phone");
+          "push_phone",
+          "reading_pack");
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 

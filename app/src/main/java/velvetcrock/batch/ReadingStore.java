@@ -1,84 +1,248 @@
 package velvetcrock.batch;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
-import org.postgresql.PGConnection;
-import org.postgresql.copy.CopyIn;
-import org.springframework.jdbc.core.ConnectionCallback;
+import java.util.function.UnaryOperator;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.web.CurrentHousehold;
 
 /**
  * Temperatures of a batch. The database itself says whose they are; see {@code household_at_hand}.
+ * What has been there for long lies packed besides, so that a million come back within a second: a
+ * pack holds all until a moment, and is believed only while the table has as many until then.
  */
 @Repository
 class ReadingStore {
-  private static final int ROWS_A_BATCH = 1000;
+  private static final int ROWS_A_STATEMENT = 10_000;
   private static final int ROWS_A_FETCH = 20_000;
 
-  private final JdbcTemplate jdbc;
+  /** So many that are not packed yet are worth packing. */
+  private static final int WORTH_PACKING = 20_000;
 
-  ReadingStore(JdbcTemplate jdbc) {
+  private static final String ADD =
+      """
+      insert into reading (batch_id, at, celsius, import_number, household_id)
+      select ?, 'epoch'::timestamptz + micros * interval '1 microsecond', celsius, ?,
+        (select household_at_hand())
+      from unnest(?::bigint[], ?::float8[]) as came (micros, celsius)
+      on conflict do nothing""";
+
+  private static final String RETURNING = " returning (extract(epoch from at) * 1000000)::bigint";
+
+  private static final String PACKED =
+      """
+      select packed, upto, readings, thinned from reading_pack p where batch_id = ? and readings =
+        (select count(*) from reading r where r.batch_id = p.batch_id and r.at <= p.upto)""";
+
+  private final JdbcTemplate jdbc;
+  private final CurrentHousehold current;
+  private final ApplicationEventPublisher events;
+
+  ReadingStore(JdbcTemplate jdbc, CurrentHousehold current, ApplicationEventPublisher events) {
     this.jdbc = jdbc;
+    this.current = current;
+    this.events = events;
   }
 
   /** Adds readings; those of a time that is there already are passed over. Returns the new ones. */
   List<Reading> add(UUID batchId, List<Reading> readings) {
-    int[][] counts =
-        jdbc.batchUpdate(
-            "insert into reading (batch_id, at, celsius) values (?, ?, ?) on conflict do nothing",
-            readings,
-            ROWS_A_BATCH,
-            (row, reading) -> {
-              row.setObject(1, batchId);
-              row.setTimestamp(2, Timestamp.from(reading.at()));
-              row.setDouble(3, reading.celsius());
-            });
-    List<Reading> added = new ArrayList<>();
-    int i = 0;
-    for (int[] batch : counts) {
-      for (int count : batch) {
-        if (count > 0) {
-          added.add(readings.get(i));
-        }
-        i++;
-      }
+    Set<Long> added = new HashSet<>();
+    for (int from = 0; from < readings.size(); from += ROWS_A_STATEMENT) {
+      int to = Math.min(readings.size(), from + ROWS_A_STATEMENT);
+      Portion portion = new Portion(to - from);
+      readings.subList(from, to).forEach(portion::add);
+      added.addAll(
+          jdbc.queryForList(
+              ADD + RETURNING, Long.class, batchId, 0, portion.micros(), portion.celsius()));
     }
-    return added;
+    return readings.stream().filter(r -> added.contains(Portion.micros(r.at()))).toList();
   }
 
-  /** All of a batch, in order. Needs a transaction, so that they come in portions. */
+  /** How many new, and how many of times that were there already or twice in the file. */
+  record Loaded(long accepted, long repeated) {}
+
+  /**
+   * Loads many.
+   *
+   * @param feed hands every reading to the sink
+   */
+  Loaded load(UUID batchId, int importNumber, Consumer<Consumer<Reading>> feed) {
+    Portion portion = new Portion(ROWS_A_STATEMENT);
+    long[] came = {0};
+    long[] accepted = {0};
+    Runnable put =
+        () -> {
+          accepted[0] +=
+              jdbc.update(ADD, batchId, importNumber, portion.micros(), portion.celsius());
+          portion.clear();
+        };
+    feed.accept(
+        reading -> {
+          came[0]++;
+          if (portion.add(reading)) {
+            put.run();
+          }
+        });
+    put.run();
+    return new Loaded(accepted[0], came[0] - accepted[0]);
+  }
+
+  /** Takes back what one file brought; returns how many. */
+  int unload(UUID batchId, int importNumber) {
+    unpack(batchId);
+    return jdbc.update(
+        "delete from reading where batch_id = ? and import_number = ?", batchId, importNumber);
+  }
+
+  /**
+   * All of a batch, in order.
+   *
+   * @param rows how many the table has, those of one millisecond counted each
+   * @param unpacked how many of them no pack held
+   * @param upto when the last was taken
+   * @param thinned whether they were thinned
+   */
+  private record All(Series series, int rows, int unpacked, OffsetDateTime upto, boolean thinned) {
+    boolean worthPacking() {
+      return unpacked >= WORTH_PACKING;
+    }
+  }
+
+  /**
+   * All of a batch, in order. Needs a transaction, so that they come in portions. Where that was
+   * long, they are packed a moment later.
+   */
   Series series(UUID batchId) {
-    Series.Builder series = Series.builder();
+    All all = all(batchId);
+    if (all.worthPacking()) {
+      events.publishEvent(new PackReadings.Unpacked(current.id(), batchId));
+    }
+    return all.series();
+  }
+
+  private All all(UUID batchId) {
+    Rows rows =
+        jdbc.query(PACKED, (row, n) -> new Rows(row), batchId).stream()
+            .findFirst()
+            .orElseGet(Rows::new);
+    int packed = rows.count;
     jdbc.query(
         connection -> {
           var statement =
               connection.prepareStatement(
-                  "select floor(extract(epoch from at) * 1000)::bigint, celsius from reading"
-                      + " where batch_id = ? order by at");
+                  "select floor(extract(epoch from at) * 1000)::bigint, celsius, at from reading"
+                      + " where batch_id = ? and at > ? order by at");
           statement.setFetchSize(ROWS_A_FETCH);
           statement.setObject(1, batchId);
+          statement.setObject(2, rows.upto);
           return statement;
         },
-        row -> {
-          series.addUnlessSame(row.getLong(1), row.getDouble(2));
-        });
-    return series.build();
+        rows::add);
+    return new All(rows.series.build(), rows.count, rows.count - packed, rows.upto, rows.thinned);
+  }
+
+  /** Rows as they are read back, on what a pack held. */
+  private static final class Rows {
+    private final Series.Builder series;
+    private final boolean thinned;
+    private OffsetDateTime upto;
+    private int count;
+
+    Rows() {
+      series = Series.builder();
+      thinned = false;
+      upto = OffsetDateTime.MIN;
+    }
+
+    Rows(ResultSet pack) throws SQLException {
+      series = PackedSeries.unpacked(pack.getBytes(1));
+      upto = pack.getObject(2, OffsetDateTime.class);
+      count = pack.getInt(3);
+      thinned = pack.getBoolean(4);
+    }
+
+    void add(ResultSet row) throws SQLException {
+      series.addUnlessSame(row.getLong(1), row.getDouble(2));
+      upto = row.getObject(3, OffsetDateTime.class);
+      count++;
+    }
+  }
+
+  /** Packs what is not packed yet, where there is much of it. Returns whether it did. */
+  boolean pack(UUID batchId) {
+    All all = all(batchId);
+    if (all.worthPacking()) {
+      keepPacked(batchId, all, false);
+    }
+    return all.worthPacking();
+  }
+
+  private void keepPacked(UUID batchId, All all, boolean thinned) {
+    jdbc.update(
+        """
+        insert into reading_pack (batch_id, upto, readings, thinned, packed) values (?, ?, ?, ?, ?)
+        on conflict (household_id, batch_id) do update set upto = excluded.upto,
+          readings = excluded.readings, thinned = excluded.thinned, packed = excluded.packed""",
+        batchId,
+        all.upto(),
+        all.rows(),
+        thinned,
+        PackedSeries.of(all.series()));
+  }
+
+  private void unpack(UUID batchId) {
+    jdbc.update("delete from reading_pack where batch_id = ?", batchId);
+  }
+
+  /** Codes of batches that are done, with readings all older than a moment and not thinned yet. */
+  List<String> toThin(Instant before) {
+    return jdbc.queryForList(
+        """
+        select code from batch b where status in ('FINISHED', 'THROWN_OUT')
+          and not exists (select from reading_pack where batch_id = b.id and thinned)
+          and exists (select from reading where batch_id = b.id)
+          and not exists (select from reading where batch_id = b.id and at >= ?)""",
+        String.class,
+        Timestamp.from(before));
+  }
+
+  /**
+   * Lets all go of a batch but some of its readings.
+   *
+   * @param rule which ones stay
+   * @return how many went
+   */
+  int thin(UUID batchId, UnaryOperator<Series> rule) {
+    Series kept = rule.apply(all(batchId).series());
+    Long[] millis = new Long[kept.size()];
+    for (int i = 0; i < millis.length; i++) {
+      millis[i] = kept.millis(i);
+    }
+    unpack(batchId);
+    int gone =
+        jdbc.update(
+            """
+            delete from reading where batch_id = ? and not exists (select from unnest(?::bigint[])
+              as kept (millis) where millis = floor(extract(epoch from at) * 1000)::bigint)""",
+            batchId,
+            millis);
+    keepPacked(batchId, all(batchId), true);
+    return gone;
   }
 
   /** Hours from the first reading of a batch to the last; 0 with fewer than two. */
@@ -114,106 +278,42 @@ class ReadingStore {
         .anyMatch(number -> number > 0);
   }
 
-  /** How many new, and how many of times that were there already or twice in the file. */
-  record Loaded(long accepted, long repeated) {}
+  /** Readings that go to the database together. */
+  private static final class Portion {
+    private static final int MICROS = 1_000_000;
 
-  /**
-   * Loads many at once: a stream into a table beside, and from there what is new.
-   *
-   * @param feed hands every reading to the sink
-   */
-  Loaded load(UUID batchId, int importNumber, Consumer<Consumer<Reading>> feed) {
-    jdbc.execute("create temp table reading_in (at timestamptz, celsius float8) on commit drop");
-    Stream stream = jdbc.execute((ConnectionCallback<Stream>) c -> stream(c, feed));
-    String once =
-        stream.rising
-            ? "select at, celsius from reading_in"
-            : "select distinct on (at) at, celsius from reading_in order by at";
-    int accepted =
-        jdbc.update(
-            "insert into reading (batch_id, at, celsius, import_number) select ?, at, celsius, ?"
-                + " from ("
-                + once
-                + ") once on conflict do nothing",
-            batchId,
-            importNumber);
-    jdbc.execute("drop table reading_in");
-    return new Loaded(accepted, stream.rows - accepted);
-  }
+    private final long[] micros;
+    private final double[] celsius;
+    private int size;
 
-  private static Stream stream(Connection connection, Consumer<Consumer<Reading>> feed)
-      throws SQLException {
-    CopyIn copy =
-        connection
-            .unwrap(PGConnection.class)
-            .getCopyAPI()
-            .copyIn("copy reading_in from stdin (format binary)");
-    Stream stream = new Stream(copy);
-    try {
-      feed.accept(stream);
-      stream.end();
-      return stream;
-    } finally {
-      if (copy.isActive()) {
-        copy.cancelCopy();
-      }
-    }
-  }
-
-  /** Takes back what one file brought; returns how many. */
-  int unload(UUID batchId, int importNumber) {
-    return jdbc.update(
-        "delete from reading where batch_id = ? and import_number = ?", batchId, importNumber);
-  }
-
-  /** Writes rows in PostgreSQL's binary copy format. */
-  private static final class Stream implements Consumer<Reading> {
-    private static final long EPOCH_2000_S = 946_684_800L;
-    private static final int PORTION = 1 << 16;
-    private static final int ROW_BYTES = 2 + 4 + 8 + 4 + 8;
-    private static final byte[] HEAD = "PGCOPY\n\u00ff\r\n\0".getBytes(StandardCharsets.ISO_8859_1);
-
-    private final CopyIn copy;
-    private final ByteBuffer buffer = ByteBuffer.allocate(PORTION);
-    private long rows;
-    private boolean rising = true;
-    private @Nullable Reading before;
-
-    Stream(CopyIn copy) {
-      this.copy = copy;
-      buffer.put(HEAD).putInt(0).putInt(0);
+    Portion(int most) {
+      micros = new long[most];
+      celsius = new double[most];
     }
 
-    @Override
-    public void accept(Reading reading) {
-      if (buffer.remaining() < ROW_BYTES) {
-        flush();
-      }
-      long micros =
-          (reading.at().getEpochSecond() - EPOCH_2000_S) * 1_000_000
-              + reading.at().getNano() / 1000;
-      buffer.putShort((short) 2).putInt(8).putLong(micros).putInt(8).putDouble(reading.celsius());
-      rising &= before == null || reading.at().isAfter(before.at());
-      before = reading;
-      rows++;
+    /** Microseconds since 1970, as exactly as the database knows a moment. */
+    static long micros(Instant at) {
+      return at.getEpochSecond() * MICROS + at.getNano() / 1000;
     }
 
-    private void flush() {
-      try {
-        copy.writeToCopy(buffer.array(), 0, buffer.position());
-        buffer.clear();
-      } catch (SQLException e) {
-        throw new UncheckedIOException(new IOException(e));
-      }
+    /** Adds one; true if it is full now. */
+    boolean add(Reading reading) {
+      micros[size] = micros(reading.at());
+      celsius[size] = reading.celsius();
+      size++;
+      return size == micros.length;
     }
 
-    void end() throws SQLException {
-      if (buffer.remaining() < 2) {
-        flush();
-      }
-      buffer.putShort((short) -1);
-      flush();
-      copy.endCopy();
+    void clear() {
+      size = 0;
+    }
+
+    long[] micros() {
+      return Arrays.copyOf(micros, size);
+    }
+
+    double[] celsius() {
+      return Arrays.copyOf(celsius, size);
     }
   }
 }

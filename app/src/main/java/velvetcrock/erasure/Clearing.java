@@ -22,6 +22,7 @@ public class Clearing {
           "push_phone",
           "thermometer",
           "reading",
+          "reading_pack",
           "reading_rejected",
           "own_figure",
           "bottle_pass",

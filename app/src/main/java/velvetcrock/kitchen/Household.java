@@ -2,6 +2,8 @@ package velvetcrock.kitchen;
 
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -35,6 +37,9 @@ public class Household {
   private LocalTime awayFrom;
   private LocalTime awayUntil;
 
+  @Enumerated(EnumType.STRING)
+  private KeepsReadings keepsReadings;
+
   /** For Hibernate. */
   protected Household() {}
 
@@ -46,6 +51,7 @@ public class Household {
     this.demo = demo;
     this.createdAt = createdAt;
     this.furnishedAt = createdAt;
+    this.keepsReadings = KeepsReadings.ALL;
     keep(Hours.USUAL);
   }
 
@@ -79,6 +85,11 @@ public class Household {
     return reading.customs();
   }
 
+  /** How long it keeps every reading of a jar that is done. */
+  public KeepsReadings keepsReadings() {
+    return keepsReadings;
+  }
+
   /** Whether it is the demo. */
   public boolean demo() {
     return demo;
@@ -94,6 +105,7 @@ public class Household {
     name = newName;
     reading = Reading.usual(Kitchen.METRIC);
     furnishedAt = now;
+    keepsReadings = KeepsReadings.ALL;
     keep(Hours.USUAL);
   }
 
@@ -116,7 +128,8 @@ public class Household {
     awayUntil = hours.awayUntil();
   }
 
-  void settle(String newName, ZoneId newZone, Reading newReading) {
+  void settle(String newName, ZoneId newZone, Reading newReading, KeepsReadings newKeepsReadings) {
+    keepsReadings = newKeepsReadings;
     name = newName;
     zone = newZone.getId();
     reading = newReading;

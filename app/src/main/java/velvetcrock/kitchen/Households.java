@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
@@ -14,6 +15,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
+import velvetcrock.web.Typed;
 
 /** The household of the request: its settings and its clock. */
 @Service
@@ -101,14 +103,19 @@ public class Households {
    * @throws Refused at {@code household}, {@code zone} or a field of {@link ReadingTyped}
    */
   @Transactional
-  void settle(String name, String zone, ReadingTyped typed) {
+  void settle(String name, String zone, @Nullable String keepsReadings, ReadingTyped typed) {
     Problems problems = new Problems();
     Household household = current();
     String called = Named.of(problems, "household", name);
     ZoneId zoneId = problems.attempt("zone", () -> zone(zone));
     Reading reading = problems.attempt(() -> typed.read(household));
+    KeepsReadings keeps =
+        Typed.blank(keepsReadings)
+            ? household.keepsReadings()
+            : problems.attempt(
+                () -> Typed.named(KeepsReadings.class, keepsReadings, "keepsReadings"));
     problems.refuseIfAny();
-    household.settle(called, zoneId, reading);
+    household.settle(called, zoneId, reading, keeps);
   }
 
   private static ZoneId zone(String zone) {

@@ -2,6 +2,7 @@ package velvetcrock.kitchen;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -15,6 +16,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.core.measure.Temperatures;
+import velvetcrock.web.Choices;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
@@ -56,7 +58,8 @@ class KitchenController {
       @Flat Hours hours) {
 
     /** The household itself. */
-    record House(@Nullable String household, @Nullable String zone) {}
+    record House(
+        @Nullable String household, @Nullable String zone, @Nullable String keepsReadings) {}
 
     /** A place to be added. */
     record NewPlace(@Nullable String placeName, @Nullable String light, @Nullable String celsius) {}
@@ -94,6 +97,7 @@ class KitchenController {
             households.settle(
                 Typed.text(form.house().household()),
                 Typed.text(form.house().zone()),
+                form.house().keepsReadings(),
                 form.reading()),
         "Saved.",
         form,
@@ -226,6 +230,11 @@ class KitchenController {
     model.addAttribute("appliances", appliances.all());
     model.addAttribute("applianceKinds", Appliance.values());
     model.addAttribute("zones", TimeZones.names());
+    model.addAttribute(
+        "keepings",
+        Arrays.stream(KeepsReadings.values())
+            .map(keeps -> new Choices.Choice(keeps.name(), keeps.words()))
+            .toList());
     model.addAttribute("hours", households.current().hours());
     model.addAttribute("demo", households.current().demo());
     DayOfWeek first = households.current().customs().weekBegins();

@@ -15,6 +15,18 @@ grant usage on schema public to velvetcrock_app;
 grant select, insert, update, delete on all tables in schema public to velvetcrock_app;
 grant usage on all sequences in schema public to velvetcrock_app;
 revoke all on flyway_schema_history from velvetcrock_app;
+
+-- Readings are reached through their table alone, whose rule says whose they are.
+select make_reading_partitions();
+do $$
+declare
+  part regclass;
+begin
+  for part in select inhrelid from pg_inherits where inhparent = 'reading'::regclass loop
+    execute format('revoke all on %s from velvetcrock_app', part);
+  end loop;
+end $$;
+revoke all on function make_reading_partitions() from public;
 revoke update, delete on entry from velvetcrock_app;
 
 -- The eraser deletes what is to be erased, and nobody signs in as it.

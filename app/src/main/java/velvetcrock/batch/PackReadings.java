@@ -1,0 +1,73 @@
+package velvetcrock.batch;
+
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import net.javacrumbs.shedlock.spring.annotation.SchedulerLock;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.TaskScheduler;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.web.CatchUp;
+import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.InHousehold;
+
+/**
+ * Packs readings that were long to read back, a moment later, and thins those of jars that are done
+ * as each household says.
+ */
+@Component
+public class PackReadings {
+  private static final Logger LOG = LoggerFactory.getLogger(PackReadings.class);
+
+  private final ReadingStore store;
+  private final ThinnedReadings thinned;
+  private final CurrentHousehold current;
+  private final CatchUp households;
+  private final TransactionTemplate transactions;
+  private final TaskScheduler scheduler;
+
+  PackReadings(
+      ReadingStore store,
+      ThinnedReadings thinned,
+      CurrentHousehold current,
+      CatchUp households,
+      TransactionTemplate transactions,
+      TaskScheduler scheduler) {
+    this.store = store;
+    this.thinned = thinned;
+    this.current = current;
+    this.households = households;
+    this.transactions = transactions;
+    this.scheduler = scheduler;
+  }
+
+  /** Many of a batch were read back row by row. */
+  record Unpacked(UUID householdId, UUID batchId) {}
+
+  private record Packer(UUID householdId, String displayName) implements InHousehold {}
+
+  @EventListener
+  void packSoon(Unpacked unpacked) {
+    scheduler.schedule(() -> pack(unpacked), scheduler.getClock().instant());
+  }
+
+  private void pack(Unpacked unpacked) {
+    try {
+      current.actingAs(
+          new Packer(unpacked.householdId(), "The stove"),
+          () -> transactions.execute(status -> store.pack(unpacked.batchId())));
+    } catch (RuntimeException later) {
+      LOG.info("Readings were not packed; they will be when next they are read", later);
+    }
+  }
+
+  /** Thins what a household lets go of, unless another instance is at it or just was. */
+  @Scheduled(initialDelay = 20, fixedDelay = 720, timeUnit = TimeUnit.MINUTES)
+  @SchedulerLock(name = "thin", lockAtMostFor = "PT12H", lockAtLeastFor = "PT11H")
+  public void run() {
+    households.inEach(thinned::thin);
+  }
+}

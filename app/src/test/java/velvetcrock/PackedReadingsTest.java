@@ -1,0 +1,219 @@
+package velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import java.sql.Timestamp;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import velvetcrock.batch.BatchReadings;
+import velvetcrock.batch.PackReadings;
+import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.ThrownOut;
+import velvetcrock.core.heat.Series;
+import velvetcrock.core.jar.BatchReckoning.Reading;
+
+/**
+ * Many readings of a jar: packed for a quick start, never instead of what was read, and thinned by
+ * choice.
+ */
+class PackedReadingsTest extends AppTest {
+  private static final int MANY = 25_000;
+  private static final Duration SOON = Duration.ofSeconds(20);
+
+  private final JdbcTemplate jdbc = TestCluster.shared().owner();
+
+  @Autowired BatchReadings readings;
+  @Autowired PackReadings packing;
+
+  private UUID id(String code) {
+    return as(keeper, () -> batches.find(code).id());
+  }
+
+  private Series all(String code) {
+    return as(keeper, () -> readings.of(id(code)));
+  }
+
+  /** A reading each second, from a file; the last at the moment. */
+  private void many(String code, Instant last, int file) {
+    as(
+        keeper,
+        () ->
+            readings.load(
+                batches.find(code),
+                file,
+                sink -> {
+                  for (int i = MANY - 1; i >= 0; i--) {
+                    sink.accept(new Reading(last.minusSeconds(i), 43 + (i % 100) / 50.0));
+                  }
+                }));
+  }
+
+  private int packs(String code) {
+    return jdbc.queryForObject(
+        "select count(*) from reading_pack where batch_id = ?", Integer.class, id(code));
+  }
+
+  private String packed(Instant last) {
+    String code = charge(0);
+    many(code, last, 0);
+    assertThat(all(code).size()).isEqualTo(MANY);
+    await().atMost(SOON).until(() -> packs(code) == 1);
+    return code;
+  }
+
+  /** As when it is next due. */
+  private void thin() {
+    jdbc.update("delete from job_lock where name = 'thin'");
+    packing.run();
+  }
+
+  private static Instant now() {
+    return Instant.now().truncatedTo(ChronoUnit.SECONDS);
+  }
+
+  @Test
+  void whatIsPackedComesBackAsItWas() {
+    Instant last = now();
+    String code = packed(last);
+
+    Series back = all(code);
+
+    assertThat(back.size()).isEqualTo(MANY);
+    for (int i = 0; i < MANY; i++) {
+      assertThat(back.millis(i)).isEqualTo(last.minusSeconds(MANY - 1 - i).toEpochMilli());
+      assertThat(back.celsius(i)).isEqualTo((float) (43 + ((MANY - 1 - i) % 100) / 50.0));
+    }
+  }
+
+  @Test
+  void aReadingThatComesAfterItOrLateIsNotMissed() {
+    Instant last = now();
+    String code = packed(last);
+
+    as(
+        keeper,
+        () -> readings.add(batches.find(code), List.of(new Reading(last.plusMillis(1), 51))));
+    assertThat(all(code).celsius(MANY)).isEqualTo(51);
+
+    Instant between = last.minusSeconds(100).plusMillis(500);
+    as(keeper, () -> readings.add(batches.find(code), List.of(new Reading(between, 52))));
+
+    Series back = all(code);
+    assertThat(back.size()).isEqualTo(MANY + 2);
+    assertThat(back.celsius(back.from(between.toEpochMilli()))).isEqualTo(52);
+  }
+
+  @Test
+  void whatSomebodyElseTakesOutOfTheTableIsGone() {
+    String code = packed(now());
+
+    jdbc.update(
+        "delete from reading where (batch_id, at) = (select batch_id, min(at) from reading"
+            + " where batch_id = ? group by batch_id)",
+        id(code));
+
+    assertThat(all(code).size()).isEqualTo(MANY - 1);
+  }
+
+  @Test
+  void theSameReadingsComeInOnce() {
+    Instant last = now();
+    String code = packed(last);
+
+    many(code, last, 0);
+
+    assertThat(all(code).size()).isEqualTo(MANY);
+    assertThat(
+            as(
+                keeper,
+                () ->
+                    readings.add(
+                        batches.find(code),
+                        List.of(new Reading(last, 20), new Reading(last.plusSeconds(1), 20)))))
+        .isEqualTo(1);
+  }
+
+  @Test
+  void readingsLieByQuarterAndOddTimesAside() {
+    String code = charge(0);
+    Instant odd = Instant.parse("2093-05-01T12:00:00Z");
+    as(
+        keeper,
+        () ->
+            readings.add(
+                batches.find(code), List.of(new Reading(now(), 20), new Reading(odd, 21))));
+
+    List<String> where =
+        jdbc.queryForList(
+            "select tableoid::regclass::text from reading where batch_id = ? order by at",
+            String.class,
+            id(code));
+
+    int quarter = (now().atZone(ZoneOffset.UTC).getMonthValue() + 2) / 3;
+    assertThat(where)
+        .containsExactly(
+            "reading_" + now().atZone(ZoneOffset.UTC).getYear() + "_q" + quarter, "reading_aside");
+  }
+
+  /** As at the next start, when a quarter has begun that nobody made ready. */
+  @Test
+  void whatLiesAsideIsGivenItsQuarter() {
+    String code = charge(0);
+    jdbc.update(
+        "insert into reading (household_id, batch_id, at, celsius) values (?, ?, ?, 20)",
+        house.id(),
+        id(code),
+        Timestamp.from(Instant.parse("2016-02-01T12:00:00Z")));
+
+    jdbc.queryForList("select make_reading_partitions()");
+
+    assertThat(
+            jdbc.queryForList(
+                "select tableoid::regclass::text from reading where batch_id = ?",
+                String.class,
+                id(code)))
+        .containsExactly("reading_2016_q1");
+    assertThat(all(code).size()).isEqualTo(1);
+  }
+
+  @Test
+  void jarsThatAreDoneAreThinnedWhereTheHouseholdWantsThat() throws Exception {
+    String code = charge(0);
+    many(code, now().minus(Duration.ofDays(500)), 0);
+    as(keeper, () -> acts.append(code, new ThrownOut(Ending.MUSTY), null, null, "done"));
+    String stands = charge(0);
+    many(stands, now().minus(Duration.ofDays(500)), 0);
+
+    thin();
+    assertThat(all(code).size()).as("unless it is wanted, all stay").isEqualTo(MANY);
+
+    send(
+        keeper,
+        "/kitchen/settings",
+        "household",
+        "Una’s",
+        "zone",
+        "Europe/Oslo",
+        "keepsReadings",
+        "A_YEAR");
+    thin();
+
+    Series few = all(code);
+    assertThat(few.size()).isBetween(300, 500);
+    assertThat(all(stands).size()).as("of a jar that stands").isEqualTo(MANY);
+    assertThat(few.millis(few.size() - 1) - few.millis(0)).isEqualTo(1000L * (MANY - 1));
+    assertThat(few.points(0, Long.MAX_VALUE, 0))
+        .extracting(p -> p.celsius())
+        .contains((double) 43f, (double) (float) 44.98);
+    thin();
+    assertThat(all(code).size()).isEqualTo(few.size());
+  }
+}
