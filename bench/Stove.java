@@ -59,6 +59,8 @@ class Stove {
       case "prepare" -> Files.writeString(session, stove.prepare());
       case "import" -> stove.restored(session).load(Path.of(args[3]));
       case "undo" -> stove.restored(session).undo();
+      case "stream" -> stove.restored(session).stream(Path.of(args[3]));
+      case "opened" -> stove.restored(session).opened(args[3]);
       case "page" -> stove.restored(session).pages();
       case "probes" -> stove.restored(session).probes(Integer.parseInt(args[3]));
       case "writers" -> stove.restored(session).writers(Integer.parseInt(args[3]), Integer.parseInt(args[4]));
@@ -185,6 +187,29 @@ class Stove {
       throw new IllegalStateException("Not taken: " + page.replaceAll("(?s).*<main", "<main"));
     }
     System.out.printf("%.3f%n", seconds);
+  }
+
+  /** Sends the same as a stream of JSON; prints the seconds until it is answered. */
+  private void stream(Path file) throws Exception {
+    long begin = System.nanoTime();
+    HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + batch + "/readings")).header("Authorization", "Bearer " + token).header("Content-Type", "application/x-ndjson").POST(HttpRequest.BodyPublishers.ofFile(file)).build(), HttpResponse.BodyHandlers.ofString());
+    double seconds = (System.nanoTime() - begin) / 1e9;
+    if (answer.statusCode() != 200 || answer.body().contains("\"accepted\":0")) {
+      throw new IllegalStateException("Not taken: " + answer.statusCode() + " " + answer.body());
+    }
+    System.out.printf("%.3f%n", seconds);
+  }
+
+  /** The first look at the pot, beside a page of the same instance that has nothing to do with it. */
+  private void opened(String when) throws Exception {
+    for (String path : List.of("/kitchen", "/stove/" + batch, "/stove/" + batch)) {
+      long begin = System.nanoTime();
+      HttpResponse<String> answer = send(request(path).GET().build());
+      if (answer.statusCode() != 200) {
+        throw new IllegalStateException(path + " answered " + answer.statusCode());
+      }
+      System.out.printf("%s: %s in %.0f ms%n", when, path, (System.nanoTime() - begin) / 1e6);
+    }
   }
 
   private void undo() throws Exception {

@@ -11,10 +11,15 @@ start_app() {
   port=$(free_port)
   java_command -Xmx768m
   [ -z "${also:-}" ] || java=(java -Xmx768m -Dpages="$dir" -cp "$jar:$also" velvetcrock.bench.Also)
-  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/velvetcrock" VELVETCROCK_DB_PASSWORD=$password \
-    "${java[@]}" --server.port="$port" >"$dir/app.log" 2>&1 &
-  app=$!
+  run_app
   trap 'kill "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; cluster_stop "$dir"; rm -rf "$dir"' EXIT
+}
+
+# The application that start_app has made ready; as after a restart.
+run_app() {
+  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/velvetcrock" VELVETCROCK_DB_PASSWORD=$password \
+    "${java[@]}" --server.port="$port" >>"$dir/app.log" 2>&1 &
+  app=$!
   until (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
     kill -0 "$app" || fail "It did not start; see $dir/app.log"
     sleep 0.3

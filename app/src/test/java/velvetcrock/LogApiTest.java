@@ -8,6 +8,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -280,5 +282,29 @@ class LogApiTest extends AppTest {
         .andExpect(jsonPath("$.accepted").value(2))
         .andExpect(jsonPath("$.rejected[*].line", Matchers.contains(4)));
     write("/" + code + "/readings", body).andExpect(jsonPath("$.accepted").value(0));
+  }
+
+  @Test
+  void aStreamOfJsonIsReadLineByLine() throws Exception {
+    String code = charge(3);
+    StringBuilder lines = new StringBuilder("{'at':'nonsense','celsius':20}\n\n{broken\n");
+    lines.append("{'at':'").append(today().minusDays(90)).append("T08:00:00Z','celsius':20}\n");
+    Instant first = Instant.parse(today().minusDays(1) + "T08:00:00Z");
+    for (int i = 0; i < 12_000; i++) {
+      String at = first.plusSeconds(i).toString();
+      lines.append("{'at':'").append(at).append("','celsius':").append(40 + i % 7).append("}\n");
+    }
+
+    for (int accepted : List.of(12_000, 0)) {
+      mvc.perform(
+              post("/api/v1/batches/" + code + "/readings")
+                  .with(authentication(signedIn(keeper)))
+                  .with(csrf())
+                  .contentType("application/x-ndjson")
+                  .content(lines.toString().replace('\'', '"')))
+          .andExpect(jsonPath("$.accepted").value(accepted))
+          .andExpect(jsonPath("$.repeated").value(12_000 - accepted))
+          .andExpect(jsonPath("$.rejected[*].line", Matchers.contains(1, 3, 4)));
+    }
   }
 }

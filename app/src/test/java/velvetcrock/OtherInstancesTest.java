@@ -57,7 +57,7 @@ class OtherInstancesTest extends AppTest {
   private int cut() {
     return jdbc.queryForList(
             "select pg_terminate_backend(pid) from pg_stat_activity"
-                + " where application_name = 'velvetcrock pots'")
+                + " where application_name ~ '^velvetcrock [0-9a-f-]{36}$'")
         .size();
   }
 

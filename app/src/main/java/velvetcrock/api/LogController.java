@@ -7,20 +7,25 @@ import io.swagger.v3.oas.annotations.media.ExampleObject;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.ByteArrayInputStream;
+import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.util.StreamUtils;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -43,7 +48,6 @@ import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.jar.BatchReckoning;
-import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.jar.Window;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -55,7 +59,7 @@ import velvetcrock.stove.LoggerFile;
 @Tag(name = "log", description = "A household’s batches; needs a session or Authorization: Bearer.")
 class LogController {
   private static final int NEWEST = 500;
-  private static final int MOST_BYTES = 64 * 1024 * 1024;
+  private static final int MOST_BYTES = 128 * 1024 * 1024;
 
   private final Batches batches;
   private final BatchActs acts;
@@ -264,28 +268,70 @@ class LogController {
       HttpServletRequest request)
       throws IOException {
     batches.find(code);
-    byte[] csv = request.getInputStream().readNBytes(MOST_BYTES + 1);
-    if (csv.length > MOST_BYTES) {
-      throw new Refused("file", "At most 64 MB at once. Larger files go through the stove’s page.");
-    }
-    List<ReadingsDoor.Line> good = new ArrayList<>();
-    List<ReadingsDoor.Rejected> rejected = new ArrayList<>();
-    LoggerFile file = LoggerFile.of(new ByteArrayInputStream(csv));
-    file.read(
-        new ByteArrayInputStream(csv),
-        new LoggerFile.Choices(LoggerFile.Scale.CELSIUS, false, zone(zone), changed(clock)),
-        new LoggerFile.Sink() {
-          @Override
-          public void reading(long line, Reading reading) {
-            good.add(new ReadingsDoor.Line((int) line, reading));
+    return spooled(
+        request,
+        csv -> {
+          LoggerFile file;
+          try (InputStream in = Files.newInputStream(csv)) {
+            file = LoggerFile.of(in);
           }
-
-          @Override
-          public void rejected(long line, String why) {
-            rejected.add(new ReadingsDoor.Rejected((int) line, why));
-          }
+          LoggerFile.Choices choices =
+              new LoggerFile.Choices(LoggerFile.Scale.CELSIUS, false, zone(zone), changed(clock));
+          return readings.take(code, sink -> read(file, csv, choices, sink), null);
         });
-    return readings.add(code, good, rejected, null);
+  }
+
+  private static void read(
+      LoggerFile file, Path csv, LoggerFile.Choices choices, LoggerFile.Sink sink) {
+    try (InputStream in = new BufferedInputStream(Files.newInputStream(csv))) {
+      file.read(in, choices, sink);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @PostMapping(value = "/{code}/readings", consumes = "application/x-ndjson")
+  @Operation(
+      summary =
+          "Adds temperatures from a stream of JSON, {at, celsius} a line; a line that cannot be read is"
+              + " told and holds up no other.",
+      requestBody =
+          @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              required = true,
+              content =
+                  @Content(
+                      mediaType = "application/x-ndjson",
+                      schema = @Schema(type = "string"),
+                      examples =
+                          @ExampleObject("{\"at\":\"2026-06-21T14:00:00Z\",\"celsius\":43.5}\n"))))
+  ReadingsDoor.Out readingsStream(@PathVariable String code, HttpServletRequest request)
+      throws IOException {
+    batches.find(code);
+    return spooled(request, lines -> readings.takeLines(code, lines));
+  }
+
+  /** What is done with a file. */
+  private interface WithFile {
+    ReadingsDoor.Out apply(Path file) throws IOException;
+  }
+
+  /**
+   * Has all of it lie in a file first: while it is read and stored, nobody waits for its sender.
+   */
+  private static ReadingsDoor.Out spooled(HttpServletRequest request, WithFile work)
+      throws IOException {
+    Path file = Files.createTempFile("readings", ".sent");
+    try {
+      try (OutputStream out = Files.newOutputStream(file)) {
+        if (StreamUtils.copyRange(request.getInputStream(), out, 0, MOST_BYTES) > MOST_BYTES) {
+          throw new Refused(
+              "file", "At most 128 MB at once. Larger files go through the stove’s page in parts.");
+        }
+      }
+      return work.apply(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
   }
 
   private BatchOut out(

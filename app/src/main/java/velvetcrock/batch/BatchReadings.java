@@ -1,16 +1,10 @@
 package velvetcrock.batch;
 
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,38 +48,31 @@ public class BatchReadings {
    */
   @Transactional
   public int add(BatchRecord batch, List<Reading> readings) {
-    Set<Instant> times = new HashSet<>();
-    List<Reading> once =
-        readings.stream()
-            .filter(r -> times.add(r.at()))
-            .sorted(Comparator.comparing(Reading::at))
-            .toList();
-    List<Reading> added = new ArrayList<>(store.add(batch.id(), once));
-    if (!added.isEmpty()) {
-      changed(batch, added);
-    }
-    return added.size();
+    return (int) load(batch, 0, readings::forEach).accepted();
   }
 
   /**
-   * What became of readings that were sent together.
+   * Where readings that are sent together go in, one by one.
    *
-   * @param repeated how many were of times that there were already
-   * @param tooEarly those of a time when there was no oil yet, not taken
-   * @param why what to say of them
+   * @param earliest when the jar may have been charged
+   * @param tooEarly what is said of a reading before that
    */
-  public record Taken(int accepted, int repeated, Set<Reading> tooEarly, String why) {}
+  public record Intake(Instant earliest, String tooEarly, Consumer<Reading> sink) {
+    /** Takes one, unless it is of a time when there was no oil yet: then this says so. */
+    public Optional<String> put(Reading reading) {
+      if (reading.at().isBefore(earliest)) {
+        return Optional.of(tooEarly);
+      }
+      sink.accept(reading);
+      return Optional.empty();
+    }
+  }
 
-  /** Adds to a batch by its code what of it can be. */
+  /** Adds to a batch by its code what of it can be, however many there are. */
   @Transactional
-  public Taken take(String code, List<Reading> sent) {
+  public Loaded take(String code, Consumer<Intake> feed) {
     BatchRecord batch = batches.find(code);
-    Instant earliest = earliest(batch);
-    Map<Boolean, List<Reading>> early =
-        sent.stream().collect(Collectors.partitioningBy(r -> r.at().isBefore(earliest)));
-    int accepted = add(batch, early.get(false));
-    return new Taken(
-        accepted, early.get(false).size() - accepted, Set.copyOf(early.get(true)), tooEarly(batch));
+    return load(batch, 0, sink -> feed.accept(new Intake(earliest(batch), tooEarly(batch), sink)));
   }
 
   /** When a batch may have been charged at the earliest: before it nobody can have read its oil. */
@@ -123,19 +110,21 @@ public class BatchReadings {
     return store.lastFromFile(batchId);
   }
 
-  /** What became of a file's readings. */
+  /** What became of readings: how many were new, and how many of times that were there already. */
   public record Loaded(long accepted, long repeated) {}
 
   /**
-   * Loads a whole file's, all or none.
+   * Loads many, all or none.
    *
-   * @param importNumber names the file, for taking it back
+   * @param importNumber names the file, for taking it back; 0 for none
    * @param feed hands every reading to the sink; whatever it throws undoes all
    */
   @Transactional
   public Loaded load(BatchRecord batch, int importNumber, Consumer<Consumer<Reading>> feed) {
     ReadingStore.Loaded loaded = store.load(batch.id(), importNumber, feed);
-    changed(batch, List.of());
+    if (loaded.accepted() > 0) {
+      changed(batch, loaded.few());
+    }
     return new Loaded(loaded.accepted(), loaded.repeated());
   }
 

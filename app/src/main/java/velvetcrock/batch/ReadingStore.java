@@ -7,10 +7,8 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -28,7 +26,6 @@ import velvetcrock.web.CurrentHousehold;
  */
 @Repository
 class ReadingStore {
-  private static final int ROWS_A_STATEMENT = 10_000;
   private static final int ROWS_A_FETCH = 20_000;
 
   /** So many that are not packed yet are worth packing. */
@@ -41,8 +38,6 @@ class ReadingStore {
         (select household_at_hand())
       from unnest(?::bigint[], ?::float8[]) as came (micros, celsius)
       on conflict do nothing""";
-
-  private static final String RETURNING = " returning (extract(epoch from at) * 1000000)::bigint";
 
   private static final String PACKED =
       """
@@ -59,47 +54,56 @@ class ReadingStore {
     this.events = events;
   }
 
-  /** Adds readings; those of a time that is there already are passed over. Returns the new ones. */
-  List<Reading> add(UUID batchId, List<Reading> readings) {
-    Set<Long> added = new HashSet<>();
-    for (int from = 0; from < readings.size(); from += ROWS_A_STATEMENT) {
-      int to = Math.min(readings.size(), from + ROWS_A_STATEMENT);
-      Portion portion = new Portion(to - from);
-      readings.subList(from, to).forEach(portion::add);
-      added.addAll(
-          jdbc.queryForList(
-              ADD + RETURNING, Long.class, batchId, 0, portion.micros(), portion.celsius()));
-    }
-    return readings.stream().filter(r -> added.contains(Portion.micros(r.at()))).toList();
-  }
-
-  /** How many new, and how many of times that were there already or twice in the file. */
-  record Loaded(long accepted, long repeated) {}
+  /**
+   * What became of readings.
+   *
+   * @param accepted how many are new
+   * @param repeated how many are of times that were there already, or twice among them
+   * @param few the new ones, in order, where they came in one portion; else empty
+   */
+  record Loaded(long accepted, long repeated, List<Reading> few) {}
 
   /**
-   * Loads many.
+   * Adds readings; those of a time that is there already are passed over.
    *
+   * @param importNumber names the file that they came in; 0 for none
    * @param feed hands every reading to the sink
    */
   Loaded load(UUID batchId, int importNumber, Consumer<Consumer<Reading>> feed) {
-    Portion portion = new Portion(ROWS_A_STATEMENT);
+    Portion portion = new Portion();
     long[] came = {0};
     long[] accepted = {0};
-    Runnable put =
-        () -> {
-          accepted[0] +=
-              jdbc.update(ADD, batchId, importNumber, portion.micros(), portion.celsius());
-          portion.clear();
-        };
     feed.accept(
         reading -> {
-          came[0]++;
-          if (portion.add(reading)) {
-            put.run();
+          if (portion.full()) {
+            accepted[0] += put(batchId, importNumber, portion);
+            portion.clear();
           }
+          portion.add(reading);
+          came[0]++;
         });
-    put.run();
-    return new Loaded(accepted[0], came[0] - accepted[0]);
+    if (came[0] > portion.size()) {
+      accepted[0] += put(batchId, importNumber, portion);
+      return new Loaded(accepted[0], came[0] - accepted[0], List.of());
+    }
+    List<Reading> few = putFew(batchId, importNumber, portion);
+    return new Loaded(few.size(), came[0] - few.size(), few);
+  }
+
+  private int put(UUID batchId, int importNumber, Portion portion) {
+    return jdbc.update(ADD, batchId, importNumber, portion.micros(), portion.celsius());
+  }
+
+  private List<Reading> putFew(UUID batchId, int importNumber, Portion portion) {
+    return jdbc.query(
+        "with added as ("
+            + ADD
+            + " returning at, celsius) select at, celsius from added order by at",
+        (row, n) -> new Reading(row.getTimestamp(1).toInstant(), row.getDouble(2)),
+        batchId,
+        importNumber,
+        portion.micros(),
+        portion.celsius());
   }
 
   /** Takes back what one file brought; returns how many. */
@@ -280,28 +284,30 @@ class ReadingStore {
 
   /** Readings that go to the database together. */
   private static final class Portion {
+    private static final int MOST = 10_000;
+
     private static final int MICROS = 1_000_000;
 
-    private final long[] micros;
-    private final double[] celsius;
+    private long[] micros = new long[1];
+    private double[] celsius = new double[1];
     private int size;
 
-    Portion(int most) {
-      micros = new long[most];
-      celsius = new double[most];
+    boolean full() {
+      return size == MOST;
     }
 
-    /** Microseconds since 1970, as exactly as the database knows a moment. */
-    static long micros(Instant at) {
-      return at.getEpochSecond() * MICROS + at.getNano() / 1000;
+    int size() {
+      return size;
     }
 
-    /** Adds one; true if it is full now. */
-    boolean add(Reading reading) {
-      micros[size] = micros(reading.at());
+    void add(Reading reading) {
+      if (size == micros.length) {
+        micros = Arrays.copyOf(micros, Math.min(MOST, size * 4));
+        celsius = Arrays.copyOf(celsius, micros.length);
+      }
+      micros[size] = reading.at().getEpochSecond() * MICROS + reading.at().getNano() / 1000;
       celsius[size] = reading.celsius();
       size++;
-      return size == micros.length;
     }
 
     void clear() {

@@ -1,7 +1,6 @@
 package velvetcrock.stove;
 
 import jakarta.annotation.PreDestroy;
-import jakarta.persistence.EntityManager;
 import java.io.BufferedInputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;
@@ -42,6 +41,7 @@ import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.StoreTrouble;
+import velvetcrock.web.ThisInstance;
 
 /**
  * Reads loggers' files, one after another, while their senders go on. A file is taken in one
@@ -62,9 +62,9 @@ class Imports {
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final JdbcTemplate jdbc;
-  private final EntityManager entities;
   private final CatchUp households;
   private final Clock clock;
+  private final ThisInstance me;
   private final Map<UUID, Waiting> waiting = new ConcurrentHashMap<>();
   private final Map<UUID, Progress> progress = new ConcurrentHashMap<>();
   private final ExecutorService worker =
@@ -81,15 +81,15 @@ class Imports {
       CurrentHousehold current,
       TransactionTemplate transactions,
       JdbcTemplate jdbc,
-      EntityManager entities,
       CatchUp households,
-      Clock clock) {
+      Clock clock,
+      ThisInstance me) {
+    this.me = me;
     this.imports = imports;
     this.readings = readings;
     this.current = current;
     this.transactions = transactions;
     this.jdbc = jdbc;
-    this.entities = entities;
     this.households = households;
     this.clock = clock;
   }
@@ -123,8 +123,8 @@ class Imports {
   }
 
   /**
-   * What was being read when the house went down was not taken: its readings and the word that they
-   * were taken are stored together or not at all.
+   * What was being read when its instance went down was not taken: its readings and the word that
+   * they were taken are stored together or not at all. What another instance reads is its own.
    */
   @EventListener(ApplicationReadyEvent.class)
   void forgetInterrupted() {
@@ -133,9 +133,11 @@ class Imports {
             transactions.executeWithoutResult(
                 status ->
                     jdbc.update(
-                        "update reading_import set status = 'REFUSED', finished_at = now(),"
-                            + " message = 'It was interrupted, and nothing was taken. Send it"
-                            + " again.' where status in ('READING', 'ASKED')")));
+                        """
+                        update reading_import set status = 'REFUSED', finished_at = now(),
+                          message = 'It was interrupted, and nothing was taken. Send it again.'
+                        where status in ('READING', 'ASKED') and not exists (select from
+                          pg_stat_activity where application_name = 'velvetcrock ' || held_by)""")));
   }
 
   /**
@@ -151,9 +153,10 @@ class Imports {
     String shortened = called.length() > LONGEST_NAME ? called.substring(0, LONGEST_NAME) : called;
     String by = current.name();
     Path kept = keep(file);
-    ReadingImport row = new ReadingImport(batch.id(), shortened, size(kept), by, clock.instant());
+    ReadingImport row =
+        new ReadingImport(batch.id(), shortened, size(kept), by, me.id(), clock.instant());
     try {
-      transactions.executeWithoutResult(status -> entities.persist(row));
+      imports.save(row);
     } catch (RuntimeException away) {
       delete(kept);
       throw away;

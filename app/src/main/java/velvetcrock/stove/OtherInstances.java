@@ -20,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.batch.BatchChanged;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.StoreLine;
+import velvetcrock.web.ThisInstance;
 
 /**
  * Tells the other instances on the same database what changed at a pot, in the transaction that
@@ -29,14 +30,13 @@ import velvetcrock.web.StoreLine;
 class OtherInstances implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(OtherInstances.class);
   private static final String CHANNEL = "velvetcrock_pots";
-  private static final String LINE = "velvetcrock pots";
   private static final int PATIENCE_SECONDS = 5;
   private static final int LISTEN_MS = 1000;
 
   /** The database carries 8,000 bytes; what is longer is told without its readings. */
   private static final int MOST_BYTES = 7900;
 
-  private final UUID me = UUID.randomUUID();
+  private final ThisInstance me;
   private final StoreLine store;
   private final JdbcTemplate jdbc;
   private final JsonMapper json;
@@ -46,12 +46,14 @@ class OtherInstances implements SmartLifecycle {
   private volatile @Nullable Thread ear;
 
   OtherInstances(
+      ThisInstance me,
       StoreLine store,
       JdbcTemplate jdbc,
       JsonMapper json,
       LivePots pots,
       StoveHub hub,
       CurrentHousehold current) {
+    this.me = me;
     this.store = store;
     this.jdbc = jdbc;
     this.json = json;
@@ -65,7 +67,7 @@ class OtherInstances implements SmartLifecycle {
 
   @EventListener
   void tell(BatchChanged change) {
-    String news = json.writeValueAsString(new News(me, change));
+    String news = json.writeValueAsString(new News(me.id(), change));
     if (news.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
       BatchChanged all =
           new BatchChanged(
@@ -74,14 +76,14 @@ class OtherInstances implements SmartLifecycle {
               change.code(),
               BatchChanged.Change.FILE,
               List.of());
-      news = json.writeValueAsString(new News(me, all));
+      news = json.writeValueAsString(new News(me.id(), all));
     }
     jdbc.queryForList("select pg_notify(?, ?)", CHANNEL, news);
   }
 
   private void listen() {
     while (running()) {
-      try (Connection line = store.open(LINE, PATIENCE_SECONDS);
+      try (Connection line = store.open(me.line(), PATIENCE_SECONDS);
           Statement statement = line.createStatement()) {
         statement.execute("listen " + CHANNEL);
         pots.forgetAll();
@@ -106,7 +108,7 @@ class OtherInstances implements SmartLifecycle {
   private void hear(String told) {
     try {
       News news = json.readValue(told, News.class);
-      if (!news.by().equals(me)) {
+      if (!news.by().equals(me.id())) {
         BatchChanged change = news.change();
         current.actingAs(
             new Settling.Watcher(change.householdId()),

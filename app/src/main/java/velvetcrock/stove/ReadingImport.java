@@ -34,6 +34,7 @@ public class ReadingImport {
   private String readAs = "";
   private String message = "";
   private String sentBy;
+  private @Nullable UUID heldBy;
   private Instant startedAt;
   private @Nullable Instant finishedAt;
 
@@ -90,13 +91,15 @@ public class ReadingImport {
   /** For Hibernate. */
   protected ReadingImport() {}
 
-  ReadingImport(UUID batchId, String fileName, long bytes, String sentBy, Instant now) {
+  ReadingImport(
+      UUID batchId, String fileName, long bytes, String sentBy, UUID heldBy, Instant now) {
     this.id = UUID.randomUUID();
     this.batchId = batchId;
     this.fileName = fileName;
     this.status = Status.ASKED;
     this.bytes = bytes;
     this.sentBy = sentBy;
+    this.heldBy = heldBy;
     this.startedAt = now;
   }
 

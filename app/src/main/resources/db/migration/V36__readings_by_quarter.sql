@@ -62,6 +62,9 @@ alter table reading_pack alter column packed set storage external;
 alter table reading_pack enable row level security;
 create policy own_household on reading_pack using (household_id = household_at_hand());
 
+-- Which instance holds a file that is being read, so that no other takes it for interrupted.
+alter table reading_import add column held_by uuid;
+
 -- How long a household keeps every reading of a jar that is done.
 alter table household add column keeps_readings text not null default 'ALL'
   constraint household_keeps_readings_known check (keeps_readings in ('ALL', 'A_YEAR', 'THREE_YEARS'));
