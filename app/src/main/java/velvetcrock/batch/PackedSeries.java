@@ -1,13 +1,13 @@
 package velvetcrock.batch;
 
-import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
-import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
@@ -56,31 +56,30 @@ final class PackedSeries {
 
   /** Unpacks, ready to be added to. */
   static Series.Builder unpacked(byte[] packed) {
-    try (DataInputStream in =
-        new DataInputStream(
-            new BufferedInputStream(
-                new InflaterInputStream(new ByteArrayInputStream(packed)), BUFFER))) {
-      long[] millis = new long[in.readInt()];
-      long before = 0;
-      for (int i = 0; i < millis.length; i++) {
-        int shift = 0;
-        long read = in.readByte();
-        long step = read & LOW;
-        while ((read & MORE) != 0) {
-          shift += SEVEN;
-          read = in.readByte();
-          step |= (read & LOW) << shift;
-        }
-        before += step;
-        millis[i] = before;
-      }
-      Series.Builder series = Series.builder();
-      for (long at : millis) {
-        series.add(at, in.readFloat());
-      }
-      return series;
+    ByteBuffer in;
+    try (InputStream inflated = new InflaterInputStream(new ByteArrayInputStream(packed))) {
+      in = ByteBuffer.wrap(inflated.readAllBytes());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+    long[] millis = new long[in.getInt()];
+    long before = 0;
+    for (int i = 0; i < millis.length; i++) {
+      int shift = 0;
+      long read = in.get();
+      long step = read & LOW;
+      while ((read & MORE) != 0) {
+        shift += SEVEN;
+        read = in.get();
+        step |= (read & LOW) << shift;
+      }
+      before += step;
+      millis[i] = before;
+    }
+    Series.Builder series = Series.builder();
+    for (long at : millis) {
+      series.add(at, in.getFloat());
+    }
+    return series;
   }
 }

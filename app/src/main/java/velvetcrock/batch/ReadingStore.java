@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
 import velvetcrock.core.heat.Series;
@@ -36,8 +38,9 @@ class ReadingStore {
       insert into reading (batch_id, at, celsius, import_number, household_id)
       select ?, 'epoch'::timestamptz + micros * interval '1 microsecond', celsius, ?,
         (select household_at_hand())
-      from unnest(?::bigint[], ?::float8[]) as came (micros, celsius)
-      on conflict do nothing""";
+      from unnest(?::bigint[], ?::float8[]) as came (micros, celsius)""";
+
+  private static final String UNLESS_THERE = ADD + " on conflict do nothing";
 
   private static final String PACKED =
       """
@@ -90,14 +93,43 @@ class ReadingStore {
     return new Loaded(few.size(), came[0] - few.size(), few);
   }
 
+  /**
+   * To look for each reading whether it is there costs half as much again as to add it. Where
+   * nothing is there of all that time they are added blindly; who did so at the same moment waits
+   * for us or we for him, and then they are looked for after all.
+   */
   private int put(UUID batchId, int importNumber, Portion portion) {
-    return jdbc.update(ADD, batchId, importNumber, portion.micros(), portion.celsius());
+    if (portion.rising() && none(batchId, portion)) {
+      jdbc.execute("savepoint portion");
+      try {
+        int added = put(ADD, batchId, importNumber, portion);
+        jdbc.execute("release savepoint portion");
+        return added;
+      } catch (DuplicateKeyException atOnce) {
+        jdbc.execute("rollback to savepoint portion");
+      }
+    }
+    return put(UNLESS_THERE, batchId, importNumber, portion);
+  }
+
+  private int put(String add, UUID batchId, int importNumber, Portion portion) {
+    return jdbc.update(add, batchId, importNumber, portion.micros(), portion.celsius());
+  }
+
+  private boolean none(UUID batchId, Portion portion) {
+    return Boolean.TRUE.equals(
+        jdbc.queryForObject(
+            "select not exists (select from reading where batch_id = ? and at between ? and ?)",
+            Boolean.class,
+            batchId,
+            Timestamp.from(portion.first()),
+            Timestamp.from(portion.last())));
   }
 
   private List<Reading> putFew(UUID batchId, int importNumber, Portion portion) {
     return jdbc.query(
         "with added as ("
-            + ADD
+            + UNLESS_THERE
             + " returning at, celsius) select at, celsius from added order by at",
         (row, n) -> new Reading(row.getTimestamp(1).toInstant(), row.getDouble(2)),
         batchId,
@@ -312,6 +344,28 @@ class ReadingStore {
 
     void clear() {
       size = 0;
+    }
+
+    /** Whether each is later than the one before. */
+    boolean rising() {
+      for (int i = 1; i < size; i++) {
+        if (micros[i] <= micros[i - 1]) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    Instant first() {
+      return at(0);
+    }
+
+    Instant last() {
+      return at(size - 1);
+    }
+
+    private Instant at(int i) {
+      return Instant.EPOCH.plus(micros[i], ChronoUnit.MICROS);
     }
 
     long[] micros() {

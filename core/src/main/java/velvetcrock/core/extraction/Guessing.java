@@ -46,17 +46,26 @@ final class Guessing {
     private final Mobility.Walk middle = usual.new Walk();
     private final Mobility.Walk less = slower.new Walk();
     private final Mobility.Walk more = faster.new Walk();
-    private final Mobility.Walk cold = usual.new Walk();
-    private final Mobility.Walk hot = usual.new Walk();
+
+    /** The middle one itself, until something is assumed. */
+    private Mobility.Walk cold = middle;
+
+    private Mobility.Walk hot = middle;
 
     /** Goes on to the next point. */
     void to(double hours, double celsius, boolean read) {
       double within = read ? 0 : Assumed.WITHIN_C;
+      if (!read && cold == middle) {
+        cold = middle.copy();
+        hot = middle.copy();
+      }
+      if (cold != middle) {
+        cold.to(hours, celsius - within);
+        hot.to(hours, celsius + within);
+      }
       middle.to(hours, celsius);
       less.to(hours, celsius);
       more.to(hours, celsius);
-      cold.to(hours, celsius - within);
-      hot.to(hours, celsius + within);
     }
 
     /** What was drawn so far. */

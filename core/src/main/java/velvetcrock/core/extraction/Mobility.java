@@ -115,6 +115,19 @@ final class Mobility {
     private double washDays;
     private double diffusionDays;
 
+    /** One that goes on from here by itself. */
+    Walk copy() {
+      Walk copy = new Walk();
+      copy.begun = begun;
+      copy.hours = hours;
+      copy.celsius = celsius;
+      copy.mobility = mobility;
+      copy.fall = fall;
+      copy.washDays = washDays;
+      copy.diffusionDays = diffusionDays;
+      return copy;
+    }
+
     /** Goes on to the next point. */
     void to(double nextHours, double nextC) {
       double kelvin = nextC + Carrier.KELVIN;
