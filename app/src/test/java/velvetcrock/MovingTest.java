@@ -54,7 +54,8 @@ class MovingTest extends AppTest {
           "bottle_pass",
           "thermometer",
           "push_phone",
-          "reading_pack");
+          "reading_pack",
+          "household_use");
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 

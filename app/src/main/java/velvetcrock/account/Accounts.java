@@ -86,15 +86,12 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
   record Newcomer(String name, String login, String password) {}
 
   /**
-   * The first visit: founds the household and its first member, its keeper.
+   * Founds a household and its first member, its keeper; {@link Founding} says whether one may be.
    *
-   * @throws Refused at the field that is wrong, or at {@code household} if one has been founded
+   * @throws Refused at the field that is wrong
    */
   @Transactional
-  public UserDetails found(String name, String zone, String kitchen, Newcomer newcomer) {
-    if (households.founded()) {
-      throw new Refused("household", "A household lives here already. Ask for an invitation link.");
-    }
+  UserDetails found(String name, String zone, String kitchen, Newcomer newcomer) {
     Problems problems = new Problems();
     check(newcomer, problems);
     Household household = problems.attempt(() -> households.found(name, zone, kitchen, false));

@@ -3,7 +3,6 @@ package velvetcrock.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -18,16 +17,13 @@ import velvetcrock.account.Accounts.Newcomer;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.kitchen.Households;
-import velvetcrock.kitchen.Places;
-import velvetcrock.kitchen.TimeZones;
-import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
-import velvetcrock.web.InHousehold;
 import velvetcrock.web.JarDrawing;
 import velvetcrock.web.NotFound;
+import velvetcrock.web.Typed;
 
-/** The doors: sign-in, the first visit, an invitation, the demo. */
+/** The doors: sign-in, an invitation, the demo. */
 @Controller
 class DoorController {
   private static final double PX_PER_MM = 1.75;
@@ -42,27 +38,21 @@ class DoorController {
   private final Accounts accounts;
   private final Invitations invitations;
   private final Households households;
-  private final Places places;
-  private final CurrentHousehold current;
-  private final Recoveries recoveries;
   private final Entrance entrance;
   private final DemoVisit visit;
+  private final Founding founding;
 
   DoorController(
       Accounts accounts,
       Invitations invitations,
       Households households,
-      Places places,
-      CurrentHousehold current,
-      Recoveries recoveries,
       Entrance entrance,
-      DemoVisit visit) {
+      DemoVisit visit,
+      Founding founding) {
+    this.founding = founding;
     this.accounts = accounts;
     this.invitations = invitations;
     this.households = households;
-    this.places = places;
-    this.current = current;
-    this.recoveries = recoveries;
     this.entrance = entrance;
     this.visit = visit;
   }
@@ -73,92 +63,35 @@ class DoorController {
     model.addAttribute("wrong", wrong != null);
     model.addAttribute("wait", wait != null);
     model.addAttribute("founded", households.founded());
+    model.addAttribute("open", founding.open());
     model.addAttribute("demo", households.demo().orElse(null));
     model.addAttribute("jars", PLANK);
     return "account/sign-in";
   }
 
-  /** What the first visitor types; kept when it is refused, but for the password. */
-  record FoundingForm(
-      @Nullable String household,
-      @Nullable String zone,
-      @Nullable String kitchen,
-      @Nullable String name,
-      @Nullable String login,
-      @Nullable String password) {
+  /** What whoever was invited types; kept when it is refused, but for the password. */
+  record JoiningForm(@Nullable String name, @Nullable String login, @Nullable String password) {
     Newcomer newcomer() {
-      return new Newcomer(text(name), text(login), text(password));
-    }
-
-    static String text(@Nullable String text) {
-      return text == null ? "" : text;
-    }
-  }
-
-  @GetMapping("/welcome")
-  String welcome(Model model, HttpServletRequest request) {
-    if (households.founded()) {
-      return "redirect:/sign-in";
-    }
-    Locale locale = request.getLocale();
-    model.addAttribute("country", locale.getDisplayCountry(Locale.ENGLISH));
-    return founding(
-        new FoundingForm(null, "Europe/London", kitchen(locale), null, null, null),
-        FieldErrors.none(),
-        model);
-  }
-
-  /** Whose cups somebody means whose browser reads these languages. */
-  private static String kitchen(Locale locale) {
-    return switch (locale.getCountry()) {
-      case "US" -> "US";
-      case "GB" -> "IMPERIAL";
-      default -> "METRIC";
-    };
-  }
-
-  @PostMapping("/welcome")
-  String found(
-      FoundingForm form,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes flash) {
-    try {
-      UserDetails first =
-          accounts.found(
-              FoundingForm.text(form.household()),
-              FoundingForm.text(form.zone()),
-              FoundingForm.text(form.kitchen()),
-              form.newcomer());
-      current.actingAs(
-          (InHousehold) first,
-          () -> {
-            places.furnish();
-            return null;
-          });
-      return in(first, request, response, flash);
-    } catch (Refused refused) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-      return founding(form, FieldErrors.of(refused), model);
+      return new Newcomer(Typed.text(name), Typed.text(login), Typed.text(password));
     }
   }
 
   @GetMapping("/join/{secret}")
   String invited(@PathVariable String secret, Model model) {
-    return joining(secret, Forms.blank(FoundingForm.class), FieldErrors.none(), model);
+    return joining(secret, Forms.blank(JoiningForm.class), FieldErrors.none(), model);
   }
 
   @PostMapping("/join/{secret}")
   String join(
       @PathVariable String secret,
-      FoundingForm form,
+      JoiningForm form,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response,
       RedirectAttributes flash) {
     try {
-      return in(accounts.joinBy(secret, form.newcomer()), request, response, flash);
+      return entrance.enterFirst(
+          accounts.joinBy(secret, form.newcomer()), request, response, flash);
     } catch (Refused refused) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       return joining(secret, form, FieldErrors.of(refused), model);
@@ -174,30 +107,12 @@ class DoorController {
     return "redirect:/";
   }
 
-  private String founding(FoundingForm form, FieldErrors errors, Model model) {
-    model.addAttribute("form", form);
-    model.addAttribute("errors", errors);
-    model.addAttribute("zones", TimeZones.names());
-    return "account/welcome";
-  }
-
-  private String joining(String secret, FoundingForm form, FieldErrors errors, Model model) {
+  private String joining(String secret, JoiningForm form, FieldErrors errors, Model model) {
     model.addAttribute("secret", secret);
     model.addAttribute("invitedTo", invitations.leadsInto(secret).name());
     model.addAttribute("form", form);
     model.addAttribute("errors", errors);
     return "account/join";
-  }
-
-  /** In for the first time: the codes for a lost password are shown this once. */
-  private String in(
-      UserDetails who,
-      HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes flash) {
-    entrance.enter(who, request, response);
-    flash.addFlashAttribute("codes", recoveries.makeCodes(who.getUsername()));
-    return "redirect:/account/codes";
   }
 
   private static JarDrawing jar(

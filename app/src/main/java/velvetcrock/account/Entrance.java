@@ -15,6 +15,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.authentication.logout.LogoutHandler;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Refused;
@@ -33,6 +34,7 @@ class Entrance implements LogoutHandler {
   private final PasswordEncoder passwords;
   private final SignInLimiter limiter;
   private final Chronicle chronicle;
+  private final Recoveries recoveries;
   private final Clock clock;
 
   Entrance(
@@ -41,7 +43,9 @@ class Entrance implements LogoutHandler {
       PasswordEncoder passwords,
       SignInLimiter limiter,
       Chronicle chronicle,
+      Recoveries recoveries,
       Clock clock) {
+    this.recoveries = recoveries;
     this.contexts = contexts;
     this.accounts = accounts;
     this.passwords = passwords;
@@ -61,6 +65,21 @@ class Entrance implements LogoutHandler {
     SecurityContextHolder.setContext(context);
     contexts.saveContext(context, request, response);
     cameIn((MemberDetails) who, "", request);
+  }
+
+  /**
+   * Signs somebody in for the first time: the codes for a lost password are shown this once.
+   *
+   * @return where to go on
+   */
+  String enterFirst(
+      UserDetails who,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes flash) {
+    enter(who, request, response);
+    flash.addFlashAttribute("codes", recoveries.makeCodes(who.getUsername()));
+    return "redirect:/account/codes";
   }
 
   /** Notes that somebody has come in. */

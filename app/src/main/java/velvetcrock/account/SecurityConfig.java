@@ -16,6 +16,7 @@ import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.core.env.Environment;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -105,6 +106,30 @@ class SecurityConfig {
         .logout(LogoutConfigurer::disable)
         .headers(SecurityConfig::headers)
         .build();
+  }
+
+  /**
+   * What whoever keeps the house asks comes in by the management port, which nobody else reaches;
+   * where there is none, it is not there at all.
+   */
+  @Bean
+  @Order(-1)
+  SecurityFilterChain management(HttpSecurity http, Environment house) throws Exception {
+    return http.securityMatcher(request -> byManagementPort(request, house))
+        .authorizeHttpRequests(routes -> routes.anyRequest().permitAll())
+        .securityContext(who -> who.securityContextRepository(new NullSecurityContextRepository()))
+        .csrf(CsrfConfigurer::disable)
+        .requestCache(RequestCacheConfigurer::disable)
+        .sessionManagement(SessionManagementConfigurer::disable)
+        .logout(LogoutConfigurer::disable)
+        .build();
+  }
+
+  private static boolean byManagementPort(HttpServletRequest request, Environment house) {
+    String port = house.getProperty("local.management.port");
+    return house.getProperty("management.server.port") != null
+        && String.valueOf(request.getLocalPort()).equals(port)
+        && !String.valueOf(port).equals(house.getProperty("local.server.port"));
   }
 
   /** The JSON face: a token or a session; the reckonings are open to all. */

@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Households;
+import velvetcrock.kitchen.Quotas;
 import velvetcrock.web.CurrentHousehold;
 
 /**
@@ -24,6 +25,7 @@ public class BatchReadings {
   private final BatchActs acts;
   private final CurrentHousehold current;
   private final Households households;
+  private final Quotas quotas;
   private final ApplicationEventPublisher events;
 
   BatchReadings(
@@ -32,7 +34,9 @@ public class BatchReadings {
       BatchActs acts,
       CurrentHousehold current,
       Households households,
+      Quotas quotas,
       ApplicationEventPublisher events) {
+    this.quotas = quotas;
     this.store = store;
     this.batches = batches;
     this.acts = acts;
@@ -121,7 +125,8 @@ public class BatchReadings {
    */
   @Transactional
   public Loaded load(BatchRecord batch, int importNumber, Consumer<Consumer<Reading>> feed) {
-    ReadingStore.Loaded loaded = store.load(batch.id(), importNumber, feed);
+    ReadingLoad.Loaded loaded = store.load(batch.id(), importNumber, feed);
+    quotas.readings(loaded.accepted());
     if (loaded.accepted() > 0) {
       changed(batch, loaded.few());
     }

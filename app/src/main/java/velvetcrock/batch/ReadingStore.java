@@ -1,21 +1,22 @@
 package velvetcrock.batch;
 
+import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import javax.sql.DataSource;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Repository;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
@@ -33,15 +34,6 @@ class ReadingStore {
   /** So many that are not packed yet are worth packing. */
   private static final int WORTH_PACKING = 20_000;
 
-  private static final String ADD =
-      """
-      insert into reading (batch_id, at, celsius, import_number, household_id)
-      select ?, 'epoch'::timestamptz + micros * interval '1 microsecond', celsius, ?,
-        (select household_at_hand())
-      from unnest(?::bigint[], ?::float8[]) as came (micros, celsius)""";
-
-  private static final String UNLESS_THERE = ADD + " on conflict do nothing";
-
   private static final String PACKED =
       """
       select packed, upto, readings, thinned from reading_pack p where batch_id = ? and readings =
@@ -58,84 +50,19 @@ class ReadingStore {
   }
 
   /**
-   * What became of readings.
-   *
-   * @param accepted how many are new
-   * @param repeated how many are of times that were there already, or twice among them
-   * @param few the new ones, in order, where they came in one portion; else empty
-   */
-  record Loaded(long accepted, long repeated, List<Reading> few) {}
-
-  /**
-   * Adds readings; those of a time that is there already are passed over.
+   * Adds readings; those of a time that is there already are passed over. Needs a transaction.
    *
    * @param importNumber names the file that they came in; 0 for none
    * @param feed hands every reading to the sink
    */
-  Loaded load(UUID batchId, int importNumber, Consumer<Consumer<Reading>> feed) {
-    Portion portion = new Portion();
-    long[] came = {0};
-    long[] accepted = {0};
-    feed.accept(
-        reading -> {
-          if (portion.full()) {
-            accepted[0] += put(batchId, importNumber, portion);
-            portion.clear();
-          }
-          portion.add(reading);
-          came[0]++;
-        });
-    if (came[0] > portion.size()) {
-      accepted[0] += put(batchId, importNumber, portion);
-      return new Loaded(accepted[0], came[0] - accepted[0], List.of());
+  ReadingLoad.Loaded load(UUID batchId, int importNumber, Consumer<Consumer<Reading>> feed) {
+    DataSource store = Objects.requireNonNull(jdbc.getDataSource());
+    Connection ours = DataSourceUtils.getConnection(store);
+    try {
+      return new ReadingLoad(ours, batchId, importNumber).of(feed);
+    } finally {
+      DataSourceUtils.releaseConnection(ours, store);
     }
-    List<Reading> few = putFew(batchId, importNumber, portion);
-    return new Loaded(few.size(), came[0] - few.size(), few);
-  }
-
-  /**
-   * To look for each reading whether it is there costs half as much again as to add it. Where
-   * nothing is there of all that time they are added blindly; who did so at the same moment waits
-   * for us or we for him, and then they are looked for after all.
-   */
-  private int put(UUID batchId, int importNumber, Portion portion) {
-    if (portion.rising() && none(batchId, portion)) {
-      jdbc.execute("savepoint portion");
-      try {
-        int added = put(ADD, batchId, importNumber, portion);
-        jdbc.execute("release savepoint portion");
-        return added;
-      } catch (DuplicateKeyException atOnce) {
-        jdbc.execute("rollback to savepoint portion");
-      }
-    }
-    return put(UNLESS_THERE, batchId, importNumber, portion);
-  }
-
-  private int put(String add, UUID batchId, int importNumber, Portion portion) {
-    return jdbc.update(add, batchId, importNumber, portion.micros(), portion.celsius());
-  }
-
-  private boolean none(UUID batchId, Portion portion) {
-    return Boolean.TRUE.equals(
-        jdbc.queryForObject(
-            "select not exists (select from reading where batch_id = ? and at between ? and ?)",
-            Boolean.class,
-            batchId,
-            Timestamp.from(portion.first()),
-            Timestamp.from(portion.last())));
-  }
-
-  private List<Reading> putFew(UUID batchId, int importNumber, Portion portion) {
-    return jdbc.query(
-        "with added as ("
-            + UNLESS_THERE
-            + " returning at, celsius) select at, celsius from added order by at",
-        (row, n) -> new Reading(row.getTimestamp(1).toInstant(), row.getDouble(2)),
-        batchId,
-        importNumber,
-        portion.micros(),
-        portion.celsius());
   }
 
   /** Takes back what one file brought; returns how many. */
@@ -312,68 +239,5 @@ class ReadingStore {
             batchId)
         .stream()
         .anyMatch(number -> number > 0);
-  }
-
-  /** Readings that go to the database together. */
-  private static final class Portion {
-    private static final int MOST = 10_000;
-
-    private static final int MICROS = 1_000_000;
-
-    private long[] micros = new long[1];
-    private double[] celsius = new double[1];
-    private int size;
-
-    boolean full() {
-      return size == MOST;
-    }
-
-    int size() {
-      return size;
-    }
-
-    void add(Reading reading) {
-      if (size == micros.length) {
-        micros = Arrays.copyOf(micros, Math.min(MOST, size * 4));
-        celsius = Arrays.copyOf(celsius, micros.length);
-      }
-      micros[size] = reading.at().getEpochSecond() * MICROS + reading.at().getNano() / 1000;
-      celsius[size] = reading.celsius();
-      size++;
-    }
-
-    void clear() {
-      size = 0;
-    }
-
-    /** Whether each is later than the one before. */
-    boolean rising() {
-      for (int i = 1; i < size; i++) {
-        if (micros[i] <= micros[i - 1]) {
-          return false;
-        }
-      }
-      return true;
-    }
-
-    Instant first() {
-      return at(0);
-    }
-
-    Instant last() {
-      return at(size - 1);
-    }
-
-    private Instant at(int i) {
-      return Instant.EPOCH.plus(micros[i], ChronoUnit.MICROS);
-    }
-
-    long[] micros() {
-      return Arrays.copyOf(micros, size);
-    }
-
-    double[] celsius() {
-      return Arrays.copyOf(celsius, size);
-    }
   }
 }

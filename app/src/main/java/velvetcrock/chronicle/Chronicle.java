@@ -21,6 +21,7 @@ import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.Pseudonym;
 
 /** Writes down what happened, with when, who and from where, and keeps it a year. */
 @Service
@@ -67,16 +68,17 @@ public class Chronicle {
    */
   public void noteOf(@Nullable UUID household, String who, Deed deed, String what) {
     String address = address();
+    String house = household == null ? "" : Pseudonym.of(household);
     LOG.atInfo()
         .addKeyValue("deed", deed)
-        .addKeyValue("household", household)
+        .addKeyValue("household", house)
         .addKeyValue("who", plain(who))
         .addKeyValue("from", address)
         .addKeyValue("what", plain(what))
         .log(
             "deed={} household={} who=\"{}\" from={} what=\"{}\"",
             deed,
-            household,
+            house,
             plain(who),
             address,
             plain(what));

@@ -15,6 +15,7 @@ import velvetcrock.batch.Written;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.Coloured;
 import velvetcrock.core.colour.Rgb;
+import velvetcrock.kitchen.Quotas;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Picture;
 
@@ -23,9 +24,11 @@ import velvetcrock.web.Picture;
 class Colours {
   private final BatchActs acts;
   private final LookPhotoRepository photos;
+  private final Quotas quotas;
   private final Clock clock;
 
-  Colours(BatchActs acts, LookPhotoRepository photos, Clock clock) {
+  Colours(BatchActs acts, LookPhotoRepository photos, Quotas quotas, Clock clock) {
+    this.quotas = quotas;
     this.acts = acts;
     this.photos = photos;
     this.clock = clock;
@@ -54,7 +57,9 @@ class Colours {
       return id;
     }
     Instant taken = at == null ? clock.instant() : at;
-    return photos.save(new LookPhoto(id, batch.id(), Picture.sent(file).jpeg(), taken)).id();
+    byte[] jpeg = Picture.sent(file).jpeg();
+    quotas.photo(jpeg);
+    return photos.save(new LookPhoto(id, batch.id(), jpeg, taken)).id();
   }
 
   private static UUID id(BatchRecord batch, String key) {

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.multipart.MultipartFile;
 import velvetcrock.core.Refused;
+import velvetcrock.kitchen.Quotas;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Picture;
@@ -24,9 +25,12 @@ class LotLabels {
   private final Drawer drawer;
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
+  private final Quotas quotas;
   private final Clock clock;
 
-  LotLabels(Drawer drawer, JdbcTemplate jdbc, CurrentHousehold current, Clock clock) {
+  LotLabels(
+      Drawer drawer, JdbcTemplate jdbc, CurrentHousehold current, Quotas quotas, Clock clock) {
+    this.quotas = quotas;
     this.drawer = drawer;
     this.jdbc = jdbc;
     this.current = current;
@@ -68,12 +72,14 @@ class LotLabels {
     if (all.size() >= MOST) {
       throw new Refused("photo", "Six pictures are kept already. Take one away first.");
     }
+    byte[] jpeg = Picture.sent(file).jpeg();
+    quotas.photo(jpeg);
     jdbc.update(
         "insert into lot_label (household_id, id, lot_id, jpeg, sent_at) values (?, ?, ?, ?, ?)",
         current.id(),
         id,
         lot,
-        Picture.sent(file).jpeg(),
+        jpeg,
         Timestamp.from(at == null ? clock.instant() : at));
   }
 

@@ -14,7 +14,8 @@ import velvetcrock.web.HouseholdCleared;
 @Component
 public class Clearing {
   /** What stays: the house itself, how often it changed, and who lives there. */
-  static final List<String> STAYS = List.of("household", "household_change", "member");
+  static final List<String> STAYS =
+      List.of("household", "household_change", "household_use", "member");
 
   /** Tables with a household of their own, those that hang on others first. */
   static final List<String> TABLES =

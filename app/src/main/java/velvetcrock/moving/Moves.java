@@ -26,6 +26,7 @@ import org.springframework.stereotype.Service;
 import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Refused;
+import velvetcrock.kitchen.Quotas;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
@@ -42,6 +43,7 @@ class Moves {
   private final Unpacking unpacking;
   private final CurrentHousehold current;
   private final Chronicle chronicle;
+  private final Quotas quotas;
   private final Clock clock;
   private final Map<UUID, Lying> packed = new ConcurrentHashMap<>();
   private final Map<UUID, Bringing> brought = new ConcurrentHashMap<>();
@@ -58,7 +60,9 @@ class Moves {
       Unpacking unpacking,
       CurrentHousehold current,
       Chronicle chronicle,
+      Quotas quotas,
       Clock clock) {
+    this.quotas = quotas;
     this.packing = packing;
     this.unpacking = unpacking;
     this.current = current;
@@ -154,6 +158,7 @@ class Moves {
     if (before != null && before.stage == Stage.UNDER_WAY) {
       return;
     }
+    quotas.export();
     Lying now = new Lying(spool("packed"), clock.instant());
     chronicle.note(Deed.EXPORTED, "all of it, as a file");
     packed.put(household, now);

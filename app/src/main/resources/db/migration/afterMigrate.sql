@@ -27,6 +27,10 @@ begin
   end loop;
 end $$;
 revoke all on function make_reading_partitions() from public;
+
+-- Whoever keeps the house sees how much there is, through this function alone.
+revoke all on function household_sizes() from public;
+grant execute on function household_sizes() to velvetcrock_app;
 revoke update, delete on entry from velvetcrock_app;
 
 -- The eraser deletes what is to be erased, and nobody signs in as it.
