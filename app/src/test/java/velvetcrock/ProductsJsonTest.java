@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.closeTo;
 import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -146,5 +147,15 @@ class ProductsJsonTest extends ProductHouse {
         .andExpect(jsonPath("$.status").value(404));
     visit(stranger, "/api/v1/products").andExpect(jsonPath("$", hasSize(0)));
     mvc.perform(get("/api/v1/products")).andExpect(status().isUnauthorized());
+  }
+
+  @Test
+  void theFormerAddressSaysUntilWhenItAnswers() throws Exception {
+    visit(keeper, "/api/v1/pots")
+        .andExpect(status().isOk())
+        .andExpect(header().string("Deprecation", "@1795996800"))
+        .andExpect(header().string("Sunset", "Tue, 30 Nov 2027 00:00:00 GMT"))
+        .andExpect(header().string("Link", "</api/v1/products>; rel=\"successor-version\""));
+    visit(keeper, "/api/v1/products").andExpect(header().doesNotExist("Deprecation"));
   }
 }

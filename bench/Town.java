@@ -1,0 +1,231 @@
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A town of households as bench/town has them live: who is up looks at pages and writes down what was done, and probes
+ * read pots. Whatever is refused for want of a server is sent again, as browsers and probes of ours do; each refusal
+ * counts as a failed request all the same. Run by bench/town, with the JDK alone.
+ */
+class Town {
+  private static final int AT_ONCE = 64;
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  private static final List<String> PAGES = List.of("/", "/round", "/cellar", "/bench", "/stove", "/drawer");
+
+  private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).executor(Executors.newFixedThreadPool(4)).build();
+  private final String base;
+  private final String batch;
+  private final int active;
+  private final Random random = new Random(11);
+  private final List<String> cookies = Collections.synchronizedList(new ArrayList<>());
+  private final ConcurrentLinkedQueue<long[]> asked = new ConcurrentLinkedQueue<>();
+  private final Set<String> acknowledged = ConcurrentHashMap.newKeySet();
+  private final Set<String> sent = ConcurrentHashMap.newKeySet();
+  private final AtomicLong seenByNeighbour = new AtomicLong();
+  private final ConcurrentHashMap<String, AtomicInteger> odd = new ConcurrentHashMap<>();
+  private final long begin = System.nanoTime();
+
+  private Town(String base, String batch, int active) {
+    this.base = base;
+    this.batch = batch;
+    this.active = active;
+  }
+
+  /** BASE BATCH ACTIVE SECONDS RATE FOLDER */
+  public static void main(String[] args) throws Exception {
+    Town town = new Town(args[0], args[1], Integer.parseInt(args[2]));
+    town.wake(Integer.parseInt(args[2]));
+    System.out.println("awake");
+    town.live(Integer.parseInt(args[3]), Double.parseDouble(args[4]));
+    town.tell(Path.of(args[5]));
+    System.exit(0);
+  }
+
+  /** Each household’s keeper signs in. */
+  private void wake(int households) throws Exception {
+    for (int i = 0; i < households; i++) {
+      cookies.add("");
+    }
+    var doors = Executors.newFixedThreadPool(8);
+    AtomicInteger failed = new AtomicInteger();
+    for (int i = 0; i < households; i++) {
+      int n = i;
+      doors.execute(() -> {
+        try {
+          cookies.set(n, signIn(n));
+        } catch (Exception e) {
+          failed.incrementAndGet();
+        }
+      });
+    }
+    doors.shutdown();
+    doors.awaitTermination(15, TimeUnit.MINUTES);
+    if (failed.get() > 0) {
+      throw new IllegalStateException(failed + " could not sign in");
+    }
+  }
+
+  private String signIn(int n) throws Exception {
+    HttpResponse<String> page = http.send(HttpRequest.newBuilder(URI.create(base + "/sign-in")).build(), BodyHandlers.ofString());
+    Matcher csrf = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"").matcher(page.body());
+    if (!csrf.find()) {
+      throw new IllegalStateException("no form");
+    }
+    String body = "_csrf=" + URLEncoder.encode(csrf.group(1), StandardCharsets.UTF_8) + "&login=una" + n + "&password=a+long+password";
+    HttpResponse<String> in = http.send(HttpRequest.newBuilder(URI.create(base + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded").header("Cookie", cookies(page)).POST(BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
+    String cookie = cookies(in);
+    if (!cookie.contains("crock=")) {
+      throw new IllegalStateException("not in: " + in.statusCode());
+    }
+    return cookie;
+  }
+
+  private static String cookies(HttpResponse<?> answer) {
+    StringBuilder all = new StringBuilder();
+    answer.headers().allValues("set-cookie").forEach(c -> all.append(c, 0, c.indexOf(';')).append("; "));
+    return all.toString();
+  }
+
+  /** Two of five requests are readings, two are pages, one is something written down. */
+  private void live(int seconds, double rate) throws Exception {
+    ScheduledExecutorService hands = Executors.newScheduledThreadPool(AT_ONCE);
+    long requests = (long) (seconds * rate);
+    for (long i = 0; i < requests; i++) {
+      int household = random.nextInt(active);
+      int what = (int) (i % 5);
+      hands.schedule(() -> act(household, what), (long) (i / rate * 1000), TimeUnit.MILLISECONDS);
+    }
+    hands.shutdown();
+    hands.awaitTermination(seconds + 120, TimeUnit.SECONDS);
+  }
+
+  private void act(int n, int what) {
+    if (what < 2) {
+      double celsius = 30 + n / 1000.0;
+      String at = Instant.ofEpochMilli(System.currentTimeMillis()).toString();
+      write("/readings", null, "[{\"at\":\"" + at + "\",\"celsius\":" + celsius + "}]", n);
+    } else if (what < 4) {
+      look(n, random.nextInt(8) == 0 ? "/kitchen" : PAGES.get(random.nextInt(PAGES.size())));
+    } else {
+      String key = UUID.randomUUID().toString();
+      sent.add(n + " " + key);
+      if (write("/entries", key, "{\"kind\":\"note\",\"data\":{\"text\":\"household " + n + "\"}}", n)) {
+        acknowledged.add(n + " " + key);
+      }
+    }
+  }
+
+  private void look(int n, String path) {
+    for (int attempt = 0; attempt < 8; attempt++) {
+      HttpResponse<String> answer = ask(HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", cookies.get(n)).build());
+      if (answer != null && answer.statusCode() == 200) {
+        if (path.equals("/kitchen") && !answer.body().contains("value=\"Town " + n + "\"")) {
+          seenByNeighbour.incrementAndGet();
+        }
+        return;
+      }
+      pause(attempt);
+    }
+  }
+
+  private boolean write(String path, String key, String body, int n) {
+    for (int attempt = 0; attempt < 12; attempt++) {
+      HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + batch + path)).header("Authorization", "Bearer town-token-" + n).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body));
+      if (key != null) {
+        request.header("Idempotency-Key", key);
+      }
+      HttpResponse<String> answer = ask(request.build());
+      if (answer != null && answer.statusCode() / 100 == 2) {
+        return true;
+      }
+      pause(attempt);
+    }
+    return false;
+  }
+
+  private static void pause(int attempt) {
+    try {
+      Thread.sleep(Math.min(4000, 250L << attempt));
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** One request, counted: when it was asked, how long it took, whether it was answered. */
+  private HttpResponse<String> ask(HttpRequest request) {
+    long from = System.nanoTime();
+    HttpResponse<String> answer = null;
+    try {
+      answer = http.sendAsync(request, BodyHandlers.ofString()).get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+    } catch (Exception none) {
+      odd.computeIfAbsent(String.valueOf(none.getCause() == null ? none.getClass().getSimpleName() : none.getCause().getClass().getSimpleName()), k -> new AtomicInteger()).incrementAndGet();
+    }
+    boolean good = answer != null && answer.statusCode() < 400;
+    if (answer != null && !good) {
+      if (odd.size() < 5 && answer.statusCode() < 500) {
+        System.err.println(request.uri() + " answered " + answer.statusCode() + ": " + answer.body());
+      }
+      odd.computeIfAbsent(String.valueOf(answer.statusCode()), k -> new AtomicInteger()).incrementAndGet();
+    }
+    asked.add(new long[] {(from - begin) / 1_000_000_000, System.nanoTime() - from, good ? 1 : 0});
+    return answer;
+  }
+
+  private void tell(Path folder) throws IOException {
+    Files.write(folder.resolve("sent"), sent);
+    Files.write(folder.resolve("acknowledged"), acknowledged);
+    TreeMap<Long, int[]> bySecond = new TreeMap<>();
+    List<Double> times = new ArrayList<>();
+    long failed = 0;
+    for (long[] one : asked) {
+      int[] second = bySecond.computeIfAbsent(one[0], k -> new int[2]);
+      second[one[2] == 1 ? 0 : 1]++;
+      failed += 1 - one[2];
+      if (one[2] == 1) {
+        times.add(one[1] / 1e6);
+      }
+    }
+    Collections.sort(times);
+    long seconds = bySecond.lastKey() - bySecond.firstKey() + 1;
+    System.out.printf("%d requests in %d s, %.1f/s answered; %d failed (%.3f %%): %s%n", asked.size(), seconds, times.size() / (double) seconds, failed, 100.0 * failed / asked.size(), odd);
+    System.out.printf("answered in ms: median %.0f, 90 %% %.0f, 99 %% %.0f, longest %.0f%n", at(times, .5), at(times, .9), at(times, .99), times.get(times.size() - 1));
+    System.out.printf("pages of a neighbour: %d; entries acknowledged: %d of %d sent%n", seenByNeighbour.get(), acknowledged.size(), sent.size());
+    List<String> lines = new ArrayList<>();
+    bySecond.forEach((second, counts) -> {
+      if (counts[1] > 0) {
+        lines.add("second " + (second - bySecond.firstKey()) + ": " + counts[0] + " answered, " + counts[1] + " failed");
+      }
+    });
+    Files.write(folder.resolve("failed-by-second"), lines);
+  }
+
+  private static double at(List<Double> sorted, double share) {
+    return sorted.get((int) Math.min(sorted.size() - 1, share * sorted.size()));
+  }
+}
