@@ -128,16 +128,18 @@ class Imports {
    */
   @EventListener(ApplicationReadyEvent.class)
   void forgetInterrupted() {
-    households.inEach(
+    households.atStart(
         () ->
-            transactions.executeWithoutResult(
-                status ->
-                    jdbc.update(
-                        """
+            households.inEach(
+                () ->
+                    transactions.executeWithoutResult(
+                        status ->
+                            jdbc.update(
+                                """
                         update reading_import set status = 'REFUSED', finished_at = now(),
                           message = 'It was interrupted, and nothing was taken. Send it again.'
                         where status in ('READING', 'ASKED') and not exists (select from
-                          pg_stat_activity where application_name = 'velvetcrock ' || held_by)""")));
+                          pg_stat_activity where application_name = 'velvetcrock ' || held_by)"""))));
   }
 
   /**

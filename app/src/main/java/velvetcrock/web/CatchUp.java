@@ -1,19 +1,44 @@
 package velvetcrock.web;
 
+import jakarta.annotation.PreDestroy;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Does for what was stored by an earlier version what a newer one does as it stores. */
+/**
+ * Does for what was stored by an earlier version what a newer one does as it stores. In somebody’s
+ * own house before the doors open; where there are many households beside what goes on, and not
+ * again once all are through, but for the hour in which an earlier version may still write.
+ */
 @Component
 public class CatchUp {
+  private static final Logger LOG = LoggerFactory.getLogger(CatchUp.class);
+
+  /** More than these are not gone through before the doors open. */
+  private static final int FEW = 100;
+
+  private static final String DONE =
+      "select exists (select from caught_up where what = ? and done_at < now() - interval '1 hour')";
+
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
+  private final ExecutorService beside =
+      Executors.newSingleThreadExecutor(
+          work -> {
+            Thread thread = new Thread(work, "catching up");
+            thread.setDaemon(true);
+            return thread;
+          });
 
   CatchUp(JdbcTemplate jdbc, CurrentHousehold current, TransactionTemplate transactions) {
     this.jdbc = jdbc;
@@ -27,16 +52,46 @@ public class CatchUp {
    * Does something for each thing that a query finds in any household, on its behalf and in a
    * transaction of its own.
    *
-   * @param sql finds a thing’s id a row
+   * @param sql finds a thing’s id a row; once it is done for that thing, no more
    * @param given what stands for the question marks in it
    */
   public void each(String sql, Consumer<UUID> work, Object... given) {
-    inEach(
+    Runnable ofOne =
         () -> {
           List<UUID> missing =
               transactions.execute(status -> jdbc.queryForList(sql, UUID.class, given));
           Objects.requireNonNull(missing)
               .forEach(id -> transactions.executeWithoutResult(status -> work.accept(id)));
+        };
+    String what = Secrets.hash(sql + Arrays.toString(given));
+    if (current.who().isPresent()) {
+      ofOne.run();
+    } else if (households().size() <= FEW) {
+      inEach(ofOne);
+    } else if (!Boolean.TRUE.equals(jdbc.queryForObject(DONE, Boolean.class, what))) {
+      atStart(
+          () -> {
+            inEach(ofOne);
+            jdbc.update(
+                "insert into caught_up (what, done_at) values (?, now()) on conflict do nothing",
+                what);
+          });
+    }
+  }
+
+  /** Does something as the application starts: at once, or beside where it would take long. */
+  public void atStart(Runnable work) {
+    if (households().size() <= FEW) {
+      work.run();
+      return;
+    }
+    beside.execute(
+        () -> {
+          try {
+            work.run();
+          } catch (RuntimeException failed) {
+            LOG.warn("Catching up ended; at the next start it goes on", failed);
+          }
         });
   }
 
@@ -51,7 +106,7 @@ public class CatchUp {
       work.run();
       return 1;
     }
-    List<UUID> households = jdbc.queryForList("select id from household", UUID.class);
+    List<UUID> households = households();
     for (UUID household : households) {
       current.actingAs(
           new Scribe(household, ""),
@@ -61,5 +116,14 @@ public class CatchUp {
           });
     }
     return households.size();
+  }
+
+  private List<UUID> households() {
+    return jdbc.queryForList("select id from household", UUID.class);
+  }
+
+  @PreDestroy
+  void close() {
+    beside.shutdownNow();
   }
 }
