@@ -11,9 +11,9 @@ public enum KeepsReadings {
   /** For good. */
   ALL("all of them, for good", null),
   /** A year after the last. */
-  A_YEAR("all for a year, then a few of every five minutes", Period.ofYears(1)),
+  A_YEAR("all for a year, then thinned", Period.ofYears(1)),
   /** Three years after the last. */
-  THREE_YEARS("all for three years, then a few of every five minutes", Period.ofYears(3));
+  THREE_YEARS("all for three years, then thinned", Period.ofYears(3));
 
   private final String words;
   private final @Nullable Period all;
