@@ -214,6 +214,8 @@ class SecurityConfig {
                         "/error",
                         "/actuator/health/**")
                     .permitAll()
+                    .requestMatchers("/actuator/**")
+                    .denyAll()
                     .requestMatchers(PasskeyDoor.COMING_IN)
                     .permitAll()
                     .requestMatchers(PasskeyDoor.MAKING)
