@@ -52,7 +52,11 @@ import velvetcrock.web.InHousehold;
 /** The whole application on a throw-away database, with a household of its own for each test. */
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = {"velvetcrock.demo=true", "velvetcrock.demo-probes=false"})
+    properties = {
+      "velvetcrock.demo=true",
+      "velvetcrock.demo-probes=false",
+      "velvetcrock.few-households=1000000"
+    })
 abstract class AppTest {
   @Autowired Households households;
   @Autowired Places places;

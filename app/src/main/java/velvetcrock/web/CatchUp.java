@@ -10,6 +10,7 @@ import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -23,15 +24,13 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class CatchUp {
   private static final Logger LOG = LoggerFactory.getLogger(CatchUp.class);
 
-  /** More than these are not gone through before the doors open. */
-  private static final int FEW = 100;
-
   private static final String DONE =
       "select exists (select from caught_up where what = ? and done_at < now() - interval '1 hour')";
 
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
+  private final int few;
   private final ExecutorService beside =
       Executors.newSingleThreadExecutor(
           work -> {
@@ -40,7 +39,12 @@ public class CatchUp {
             return thread;
           });
 
-  CatchUp(JdbcTemplate jdbc, CurrentHousehold current, TransactionTemplate transactions) {
+  CatchUp(
+      JdbcTemplate jdbc,
+      CurrentHousehold current,
+      TransactionTemplate transactions,
+      @Value("${velvetcrock.few-households}") int few) {
+    this.few = few;
     this.jdbc = jdbc;
     this.current = current;
     this.transactions = transactions;
@@ -66,7 +70,7 @@ public class CatchUp {
     String what = Secrets.hash(sql + Arrays.toString(given));
     if (current.who().isPresent()) {
       ofOne.run();
-    } else if (households().size() <= FEW) {
+    } else if (households().size() <= few) {
       inEach(ofOne);
     } else if (!Boolean.TRUE.equals(jdbc.queryForObject(DONE, Boolean.class, what))) {
       atStart(
@@ -81,7 +85,7 @@ public class CatchUp {
 
   /** Does something as the application starts: at once, or beside where it would take long. */
   public void atStart(Runnable work) {
-    if (households().size() <= FEW) {
+    if (households().size() <= few) {
       work.run();
       return;
     }
