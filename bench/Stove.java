@@ -41,11 +41,15 @@ class Stove {
   private final HttpClient http =
       HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
   private final String base;
+  private final String elsewhere;
   private String cookie = "";
   private String csrf = "";
 
-  private Stove(String port) {
-    base = "http://127.0.0.1:" + port;
+  /** A port on loopback, or two addresses with a comma between: of an instance, and of one whose pages are looked at. */
+  private Stove(String where) {
+    String[] both = where.contains("://") ? where.split(",") : new String[] {"http://127.0.0.1:" + where};
+    base = both[0];
+    elsewhere = both[both.length - 1];
   }
 
   public static void main(String[] args) throws Exception {
@@ -321,7 +325,7 @@ class Stove {
   private void listen(Map<String, Long> posted, ConcurrentLinkedQueue<Double> latencies, Map<String, Long> last, CountDownLatch listening) {
     Pattern row = Pattern.compile("\"code\":\"([A-Z0-9]+)\"|\"lastAt\":(\\d+)");
     try {
-      HttpResponse<java.io.InputStream> answer = http.send(request("/stove/live").GET().build(), HttpResponse.BodyHandlers.ofInputStream());
+      HttpResponse<java.io.InputStream> answer = http.send(HttpRequest.newBuilder(URI.create(elsewhere + "/stove/live")).header("Cookie", cookie).GET().build(), HttpResponse.BodyHandlers.ofInputStream());
       try (BufferedReader lines = new BufferedReader(new InputStreamReader(answer.body(), StandardCharsets.UTF_8))) {
         String code = "";
         for (String line = lines.readLine(); line != null; line = lines.readLine()) {

@@ -87,7 +87,12 @@ abstract class AppTest {
             .addFilter(new PlainFigures())
             .apply(springSecurity())
             .build();
-    house = households.found("Test kitchen", "Europe/Oslo", "METRIC", true);
+    found("Test kitchen", true);
+  }
+
+  /** A furnished household, with Una who keeps it, in place of the one before. */
+  void found(String name, boolean demo) {
+    house = households.found(name, "Europe/Oslo", "METRIC", demo);
     keeper = new Somebody(house.id(), "Una");
     as(
         keeper,

@@ -122,18 +122,15 @@ class ManyHouseholdsTest extends AppTest {
       visit(keeper, path).andExpect(status().isForbidden());
     }
     assertThat(operator("GET", "/health/readiness").statusCode()).isEqualTo(200);
+    assertThat(stranger.get("/ready").body())
+        .as("what a balancer asks, and no more")
+        .doesNotContain("components");
+    assertThat(stranger.get("/ready").statusCode()).isEqualTo(200);
   }
 
   @Test
   void aHouseholdHasItsShareAndNoMore() {
-    house = households.found("Not the demo", "Europe/Oslo", "METRIC", false);
-    keeper = new Somebody(house.id(), "Una");
-    as(
-        keeper,
-        () -> {
-          places.furnish();
-          return null;
-        });
+    found("Not the demo", false);
     String code = charge(0);
     List<Reading> many = new ArrayList<>();
     for (int i = 0; i < 101; i++) {

@@ -65,6 +65,7 @@ class StoreAwayTest {
           .startsWith("application/problem+json");
       assertThat(get("/assets/app.css").statusCode()).isEqualTo(200);
       assertThat(get("/actuator/health/readiness").statusCode()).isEqualTo(503);
+      assertThat(get("/ready").statusCode()).as("what a balancer asks").isEqualTo(503);
       assertThat(get("/actuator/health/liveness").statusCode()).isEqualTo(200);
 
       cluster.startAgain();

@@ -12,6 +12,9 @@ import org.springframework.stereotype.Component;
 public class StoreLine {
   private static final String CONNECT_SECONDS = "1";
 
+  /** Room for one that is silent before the one that leads, where several are named. */
+  private static final String LOGIN_SECONDS = "3";
+
   private final DataSourceProperties properties;
 
   StoreLine(DataSourceProperties properties) {
@@ -23,14 +26,15 @@ public class StoreLine {
    *
    * @param name under which the database lists it
    * @param patience how long an answer may take, s
-   * @throws SQLException if the database does not answer within a second
+   * @throws SQLException if no database answers within three seconds, or one does not lead that
+   *     should
    */
   public Connection open(String name, int patience) throws SQLException {
     Properties how = new Properties();
     how.setProperty("user", properties.determineUsername());
     how.setProperty("password", String.valueOf(properties.determinePassword()));
     how.setProperty("connectTimeout", CONNECT_SECONDS);
-    how.setProperty("loginTimeout", CONNECT_SECONDS);
+    how.setProperty("loginTimeout", LOGIN_SECONDS);
     how.setProperty("socketTimeout", String.valueOf(patience));
     how.setProperty("ApplicationName", name);
     return DriverManager.getConnection(properties.determineUrl(), how);
