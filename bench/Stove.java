@@ -41,15 +41,22 @@ class Stove {
   private final HttpClient http =
       HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
   private final String base;
-  private final String elsewhere;
+  private String here = "";
+  private String elsewhere = "";
   private String cookie = "";
   private String csrf = "";
 
-  /** A port on loopback, or two addresses with a comma between: of an instance, and of one whose pages are looked at. */
+  /**
+   * A port on loopback; or the door of several instances, the one that readings are posted to, and the one whose pages
+   * are looked at: http://door,one,two.
+   */
   private Stove(String where) {
-    String[] both = where.contains("://") ? where.split(",") : new String[] {"http://127.0.0.1:" + where};
-    base = both[0];
-    elsewhere = both[both.length - 1];
+    String[] parts = where.split(",");
+    base = where.contains("://") ? parts[0] : "http://127.0.0.1:" + where;
+    if (parts.length == 3) {
+      here = "instance=" + parts[1];
+      elsewhere = "; instance=" + parts[2];
+    }
   }
 
   public static void main(String[] args) throws Exception {
@@ -289,6 +296,7 @@ class Stove {
                   http.send(
                       HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + code + "/readings"))
                           .header("Authorization", "Bearer " + token)
+                          .header("Cookie", here)
                           .header("Content-Type", "application/json")
                           .POST(HttpRequest.BodyPublishers.ofString("[{\"at\":\"" + Instant.ofEpochMilli(millis) + "\",\"celsius\":" + (43 + millis % 1000 / 1000.0) + "}]"))
                           .build(),
@@ -325,7 +333,7 @@ class Stove {
   private void listen(Map<String, Long> posted, ConcurrentLinkedQueue<Double> latencies, Map<String, Long> last, CountDownLatch listening) {
     Pattern row = Pattern.compile("\"code\":\"([A-Z0-9]+)\"|\"lastAt\":(\\d+)");
     try {
-      HttpResponse<java.io.InputStream> answer = http.send(HttpRequest.newBuilder(URI.create(elsewhere + "/stove/live")).header("Cookie", cookie).GET().build(), HttpResponse.BodyHandlers.ofInputStream());
+      HttpResponse<java.io.InputStream> answer = http.send(HttpRequest.newBuilder(URI.create(base + "/stove/live")).header("Cookie", elsewhere.isEmpty() ? cookie : cookie.replaceAll("(; )?instance=[^;]*", "") + elsewhere).GET().build(), HttpResponse.BodyHandlers.ofInputStream());
       try (BufferedReader lines = new BufferedReader(new InputStreamReader(answer.body(), StandardCharsets.UTF_8))) {
         String code = "";
         for (String line = lines.readLine(); line != null; line = lines.readLine()) {

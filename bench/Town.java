@@ -36,7 +36,15 @@ import java.util.regex.Pattern;
 class Town {
   private static final int AT_ONCE = 64;
   private static final Duration PATIENCE = Duration.ofSeconds(20);
-  private static final List<String> PAGES = List.of("/", "/round", "/cellar", "/bench", "/stove", "/drawer");
+
+  /** What is done in a part of the day, in shares of a hundred: readings of probes, pages, notes; the rest are charges. */
+  private record Hour(int readings, int pages, int notes, List<String> which) {}
+
+  /** In the morning they go round, by day probes work, in the evening oil is made. A tenth of the pages is the kitchen’s. */
+  private static final List<Hour> DAY = List.of(
+      new Hour(25, 55, 20, List.of("/", "/round", "/cellar", "/drawer", "/round")),
+      new Hour(70, 25, 5, List.of("/", "/stove")),
+      new Hour(35, 45, 15, List.of("/bench", "/stove", "/cellar", "/", "/bench")));
 
   private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).executor(Executors.newFixedThreadPool(4)).build();
   private final String base;
@@ -47,22 +55,35 @@ class Town {
   private final ConcurrentLinkedQueue<long[]> asked = new ConcurrentLinkedQueue<>();
   private final Set<String> acknowledged = ConcurrentHashMap.newKeySet();
   private final Set<String> sent = ConcurrentHashMap.newKeySet();
+  private final AtomicLong readings = new AtomicLong();
   private final AtomicLong seenByNeighbour = new AtomicLong();
   private final ConcurrentHashMap<String, AtomicInteger> odd = new ConcurrentHashMap<>();
-  private final long begin = System.nanoTime();
+  private volatile long begin = System.nanoTime();
+  private final String charged;
 
-  private Town(String base, String batch, int active) {
+  private Town(String base, String batch, int active) throws Exception {
     this.base = base;
     this.batch = batch;
     this.active = active;
+    HttpRequest log = HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + batch + "/entries")).header("Authorization", "Bearer town-token-0").build();
+    Matcher first = Pattern.compile("\"kind\":\"charged\".*?\"data\":(\\{.*?\\})(,\"replaced\"|,\"replaces\")").matcher(http.send(log, BodyHandlers.ofString()).body());
+    if (!first.find()) {
+      throw new IllegalStateException("no charge to do again");
+    }
+    charged = first.group(1);
   }
 
-  /** BASE BATCH ACTIVE SECONDS RATE FOLDER */
+  /** BASE BATCH ACTIVE SECONDS RATE FOLDER WARM: so many seconds a day goes by uncounted, then one counts. */
   public static void main(String[] args) throws Exception {
     Town town = new Town(args[0], args[1], Integer.parseInt(args[2]));
+    double rate = Double.parseDouble(args[4]);
     town.wake(Integer.parseInt(args[2]));
+    town.live(Integer.parseInt(args[6]), rate);
+    town.asked.clear();
+    town.odd.clear();
+    town.begin = System.nanoTime();
     System.out.println("awake");
-    town.live(Integer.parseInt(args[3]), Double.parseDouble(args[4]));
+    town.live(Integer.parseInt(args[3]), rate);
     town.tell(Path.of(args[5]));
     System.exit(0);
   }
@@ -112,32 +133,41 @@ class Town {
     return all.toString();
   }
 
-  /** Two of five requests are readings, two are pages, one is something written down. */
+  /** Many hands; what each does, and when, is settled beforehand. */
   private void live(int seconds, double rate) throws Exception {
     ScheduledExecutorService hands = Executors.newScheduledThreadPool(AT_ONCE);
     long requests = (long) (seconds * rate);
     for (long i = 0; i < requests; i++) {
       int household = random.nextInt(active);
-      int what = (int) (i % 5);
-      hands.schedule(() -> act(household, what), (long) (i / rate * 1000), TimeUnit.MILLISECONDS);
+      int share = random.nextInt(100);
+      Hour hour = DAY.get((int) (i * DAY.size() / requests));
+      String page = random.nextInt(10) == 0 ? "/kitchen" : hour.which().get(random.nextInt(hour.which().size()));
+      hands.schedule(() -> act(household, hour, share, page), (long) (i / rate * 1000), TimeUnit.MILLISECONDS);
     }
     hands.shutdown();
     hands.awaitTermination(seconds + 120, TimeUnit.SECONDS);
   }
 
-  private void act(int n, int what) {
-    if (what < 2) {
+  private void act(int n, Hour hour, int share, String page) {
+    String at = "/api/v1/batches/" + batch;
+    if (share < hour.readings()) {
       double celsius = 30 + n / 1000.0;
-      String at = Instant.ofEpochMilli(System.currentTimeMillis()).toString();
-      write("/readings", null, "[{\"at\":\"" + at + "\",\"celsius\":" + celsius + "}]", n);
-    } else if (what < 4) {
-      look(n, random.nextInt(8) == 0 ? "/kitchen" : PAGES.get(random.nextInt(PAGES.size())));
+      boolean taken = write(at + "/readings", null, "[{\"at\":\"" + Instant.ofEpochMilli(System.currentTimeMillis()) + "\",\"celsius\":" + celsius + "}]", n);
+      readings.addAndGet(taken ? 1 : 0);
+    } else if (share < hour.readings() + hour.pages()) {
+      look(n, page);
+    } else if (share < hour.readings() + hour.pages() + hour.notes()) {
+      keyed(at + "/entries", "{\"kind\":\"note\",\"data\":{\"text\":\"household " + n + "\"}}", n);
     } else {
-      String key = UUID.randomUUID().toString();
-      sent.add(n + " " + key);
-      if (write("/entries", key, "{\"kind\":\"note\",\"data\":{\"text\":\"household " + n + "\"}}", n)) {
-        acknowledged.add(n + " " + key);
-      }
+      keyed("/api/v1/batches", charged, n);
+    }
+  }
+
+  private void keyed(String path, String body, int n) {
+    String key = UUID.randomUUID().toString();
+    sent.add(n + " " + key);
+    if (write(path, key, body, n)) {
+      acknowledged.add(n + " " + key);
     }
   }
 
@@ -156,7 +186,7 @@ class Town {
 
   private boolean write(String path, String key, String body, int n) {
     for (int attempt = 0; attempt < 12; attempt++) {
-      HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + "/api/v1/batches/" + batch + path)).header("Authorization", "Bearer town-token-" + n).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body));
+      HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path)).header("Authorization", "Bearer town-token-" + n).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body));
       if (key != null) {
         request.header("Idempotency-Key", key);
       }
@@ -215,11 +245,11 @@ class Town {
     long seconds = bySecond.lastKey() - bySecond.firstKey() + 1;
     System.out.printf("%d requests in %d s, %.1f/s answered; %d failed (%.3f %%): %s%n", asked.size(), seconds, times.size() / (double) seconds, failed, 100.0 * failed / asked.size(), odd);
     System.out.printf("answered in ms: median %.0f, 90 %% %.0f, 99 %% %.0f, longest %.0f%n", at(times, .5), at(times, .9), at(times, .99), times.get(times.size() - 1));
-    System.out.printf("pages of a neighbour: %d; entries acknowledged: %d of %d sent%n", seenByNeighbour.get(), acknowledged.size(), sent.size());
+    System.out.printf("pages of a neighbour: %d; readings acknowledged: %d; entries acknowledged: %d of %d sent%n", seenByNeighbour.get(), readings.get(), acknowledged.size(), sent.size());
     List<String> lines = new ArrayList<>();
     bySecond.forEach((second, counts) -> {
       if (counts[1] > 0) {
-        lines.add("second " + (second - bySecond.firstKey()) + ": " + counts[0] + " answered, " + counts[1] + " failed");
+        lines.add(second + " " + counts[0] + " " + counts[1]);
       }
     });
     Files.write(folder.resolve("failed-by-second"), lines);

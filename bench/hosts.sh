@@ -29,9 +29,11 @@ base_made() {
     chmod +x "$base/usr/sbin/policy-rc.d"
     mkdir -p "$base/etc/postgresql-common"
     printf 'create_main_cluster = false\n' >"$base/etc/postgresql-common/createcluster.conf"
+    mount -t proc proc "$base/proc"
     chroot "$base" env DEBIAN_FRONTEND=noninteractive sh -ec 'apt-get update -qq; apt-get install -y -qq --no-install-recommends \
       openjdk-17-jre-headless etcd-server etcd-client pgbackrest postgresql-client procps curl postgresql-15 patroni python3-etcd haproxy pgbouncer' \
-      >"$dir/packages.log" 2>&1 || fail "$(tail -5 "$dir/packages.log")"
+      >"$dir/packages.log" 2>&1 || { umount "$base/proc"; fail "$(tail -5 "$dir/packages.log")"; }
+    umount "$base/proc"
     rm -f "$base/usr/sbin/policy-rc.d"
     # What runs on which host is decided by hand, and nothing before.
     chroot "$base" systemctl -q disable etcd patroni pgbackrest haproxy pgbouncer postgresql
@@ -88,9 +90,9 @@ hosts_up() {
   wait_for "an agreement of three" 60 agreed
   at one systemctl -q enable --now patroni
   wait_for "a leader" 90 leads one
+  at three runuser -u postgres -- pgbackrest --stanza=velvetcrock stanza-create
   at two systemctl -q enable --now patroni
   wait_for "a replica that has all" 120 has_replica
-  at three runuser -u postgres -- pgbackrest --stanza=velvetcrock stanza-create
   at three runuser -u postgres -- pgbackrest --stanza=velvetcrock check
 }
 
@@ -102,7 +104,8 @@ instances_up() {
     wait_for "an instance on $host" 300 ready "$host"
   done
   at three systemctl -q enable haproxy
-  at three systemctl -q restart haproxy
+  at three systemctl -q start haproxy
+  wait_for "the door is open" 30 open_door
 }
 
 # Usage: wait_for WORDS SECONDS COMMAND …
@@ -129,7 +132,7 @@ has_replica() {
   done
   return 1
 }
-ready() { curl -sf -m 2 -o /dev/null "http://${address[$1]}:8081/ready"; }
+ready() { curl -sf -m 2 -o /dev/null -H "Host: localhost" "http://${address[$1]}:8081/ready"; }
 open_door() { curl -sf -m 2 -o /dev/null "$door/sign-in"; }
 
 # SQL on the host that leads, as its superuser.

@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -23,6 +24,7 @@ import org.springframework.context.annotation.ClassPathScanningCandidateComponen
 import org.springframework.core.type.filter.AnnotationTypeFilter;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.batch.BatchState;
@@ -69,6 +71,29 @@ class EachItsOwnTest extends AppTest {
       }
     }
     assertThat(filled).contains("entry", "batch", "bottle", "journal", "lot", "product", "reading");
+  }
+
+  @Test
+  void whatATransactionAsksForNoConnectionCarriesOn() {
+    TransactionTemplate steady =
+        new TransactionTemplate(Objects.requireNonNull(transactions.getTransactionManager()));
+    steady.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+    String asked = "select current_setting('transaction_isolation')";
+    String carried = "select current_setting('default_transaction_isolation')";
+
+    String steadily =
+        current.actingAs(
+            keeper,
+            () ->
+                steady.execute(
+                    status ->
+                        application.queryForObject(asked, String.class)
+                            + ", but "
+                            + application.queryForObject(carried, String.class)));
+    String next = within(keeper, () -> application.queryForObject(asked, String.class));
+
+    assertThat(steadily).isEqualTo("repeatable read, but read committed");
+    assertThat(next).isEqualTo("read committed");
   }
 
   @Test

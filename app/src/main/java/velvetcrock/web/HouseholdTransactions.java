@@ -14,6 +14,7 @@ import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.DefaultTransactionStatus;
+import org.springframework.transaction.support.DelegatingTransactionDefinition;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
@@ -40,12 +41,33 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
 
   @Override
   protected void doBegin(Object transaction, TransactionDefinition definition) {
-    super.doBegin(transaction, definition);
+    super.doBegin(transaction, new OnItsConnection(definition));
     try {
+      if (definition.getIsolationLevel() == TransactionDefinition.ISOLATION_REPEATABLE_READ) {
+        counting.execute("set transaction isolation level repeatable read");
+      }
       current.who().ifPresent(who -> say(who.householdId()));
     } catch (RuntimeException e) {
       giveUp(transaction);
       throw e;
+    }
+  }
+
+  /**
+   * What of a transaction is asked of its connection. Its isolation is not: it is said within the
+   * transaction, as who it works for is, since a connection may be shared out by the transaction
+   * and must carry nothing on.
+   */
+  private static final class OnItsConnection extends DelegatingTransactionDefinition {
+    private static final long serialVersionUID = 1;
+
+    OnItsConnection(TransactionDefinition asked) {
+      super(asked);
+    }
+
+    @Override
+    public int getIsolationLevel() {
+      return ISOLATION_DEFAULT;
     }
   }
 

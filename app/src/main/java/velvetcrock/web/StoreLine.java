@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.Properties;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.stereotype.Component;
 
@@ -15,9 +16,11 @@ public class StoreLine {
   /** Room for one that is silent before the one that leads, where several are named. */
   private static final String LOGIN_SECONDS = "3";
 
+  private final String url;
   private final DataSourceProperties properties;
 
-  StoreLine(DataSourceProperties properties) {
+  StoreLine(@Value("${velvetcrock.direct-url}") String url, DataSourceProperties properties) {
+    this.url = url;
     this.properties = properties;
   }
 
@@ -37,6 +40,6 @@ public class StoreLine {
     how.setProperty("loginTimeout", LOGIN_SECONDS);
     how.setProperty("socketTimeout", String.valueOf(patience));
     how.setProperty("ApplicationName", name);
-    return DriverManager.getConnection(properties.determineUrl(), how);
+    return DriverManager.getConnection(url, how);
   }
 }

@@ -19,12 +19,14 @@ class StoreLineTest {
     try (ServerSocket gone = silent();
         ServerSocket leads = silent()) {
       DataSourceProperties where = new DataSourceProperties();
-      where.setUrl(
+      String both =
           "jdbc:postgresql://127.0.0.1:%d,127.0.0.1:%d/velvetcrock?targetServerType=primary"
-              .formatted(gone.getLocalPort(), leads.getLocalPort()));
+              .formatted(gone.getLocalPort(), leads.getLocalPort());
+      where.setDriverClassName("org.postgresql.Driver");
       where.setUsername("una");
+      where.setPassword("");
 
-      assertThatThrownBy(() -> new StoreLine(where).open("try", 1))
+      assertThatThrownBy(() -> new StoreLine(both, where).open("try", 1))
           .isInstanceOf(SQLException.class);
 
       leads.setSoTimeout(1);
