@@ -68,6 +68,7 @@ class Stove {
     Path session = Path.of(args[2]);
     switch (args[0]) {
       case "prepare" -> Files.writeString(session, stove.prepare());
+      case "charges" -> stove.restored(session).charges(Integer.parseInt(args[3]));
       case "import" -> stove.restored(session).load(Path.of(args[3]));
       case "undo" -> stove.restored(session).undo();
       case "stream" -> stove.restored(session).stream(Path.of(args[3]));
@@ -167,6 +168,13 @@ class Stove {
       throw new IllegalStateException("No token was shown.");
     }
     return cookie + "\n" + batch + "\n" + secret.group(1);
+  }
+
+  /** So many more jars on the shelf. */
+  private void charges(int more) throws Exception {
+    for (int i = 0; i < more; i++) {
+      charge("jar" + i);
+    }
   }
 
   private String charge(String key) throws Exception {

@@ -50,7 +50,7 @@ fresh() {
 # Switches the machine NAME in FOLDER on. Its network is that of NAMESPACE, or this machine's.
 # Usage: switch_on NAME FOLDER [NAMESPACE]
 switch_on() {
-  local name=$1 root=$2 net=() starter
+  local name=$1 root=$2 net=() starter each
   [ -z "${3:-}" ] || net=(nsenter "--net=/run/netns/$3")
   group[$name]=$groups/velvetcrock-$$-$name
   mkdir -p "${group[$name]}"
@@ -80,9 +80,11 @@ switch_on() {
   starter=$!
   disown
   init[$name]=
-  until [ -n "${init[$name]}" ] && [ "$(cat "/proc/${init[$name]}/comm" 2>/dev/null)" = systemd ]; do
-    init[$name]=$(pgrep -P "$(pgrep -P $starter || echo $starter)" 2>/dev/null | head -1 || true)
-    [ -n "${init[$name]}" ] || init[$name]=$(pgrep -P $starter | head -1 || true)
+  # The first of its line that has become systemd: what that one starts comes after it.
+  until [ -n "${init[$name]}" ]; do
+    each=$starter
+    while each=$(pgrep -o -P "$each") && [ "$(cat "/proc/$each/comm" 2>/dev/null)" != systemd ]; do :; done
+    init[$name]=$each
     kill -0 $starter 2>/dev/null || fail "$name did not boot: $(cat "$dir/boot-$name.log")"
     sleep 0.2
   done

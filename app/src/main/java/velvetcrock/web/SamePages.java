@@ -125,7 +125,7 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
         && request.getAttribute(ASKED) instanceof Asked asked
         && response.getStatus() == HttpStatus.OK.value()
         && HTML.isCompatibleWith(MediaType.parseMediaType(sent.getContentType()))) {
-      String html = new String(sent.getContentAsByteArray(), StandardCharsets.UTF_8);
+      String html = new String(sent.getContentAsByteArray(), SamePage.AS_BYTES);
       if (html.contains(COUNTS_SECONDS)) {
         return;
       }

@@ -22,7 +22,7 @@ class StoreLineTest {
       String both =
           "jdbc:postgresql://127.0.0.1:%d,127.0.0.1:%d/velvetcrock?targetServerType=primary"
               .formatted(gone.getLocalPort(), leads.getLocalPort());
-      where.setDriverClassName("org.postgresql.Driver");
+      where.setUrl(both);
       where.setUsername("una");
       where.setPassword("");
 

@@ -1,0 +1,70 @@
+package velvetcrock.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.config.BeanPostProcessor;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.spring6.view.ThymeleafView;
+import org.thymeleaf.spring6.view.ThymeleafViewResolver;
+
+/**
+ * A page with what it shows at hand: a template keeps its variables with the request and asks for
+ * them thousands of times, each time through every filter that has wrapped it.
+ */
+public class PageView extends ThymeleafView {
+  @Override
+  protected void renderFragment(
+      Set<String> markupSelectorsToRender,
+      Map<String, ?> model,
+      HttpServletRequest request,
+      HttpServletResponse response)
+      throws Exception {
+    super.renderFragment(markupSelectorsToRender, model, new Drawn(request), response);
+  }
+
+  /** The request of one page while it is drawn, by one thread. */
+  private static final class Drawn extends HttpServletRequestWrapper {
+    private final Map<String, @Nullable Object> seen = new HashMap<>();
+
+    Drawn(HttpServletRequest request) {
+      super(request);
+    }
+
+    @Override
+    public @Nullable Object getAttribute(String name) {
+      if (!seen.containsKey(name)) {
+        seen.put(name, super.getAttribute(name));
+      }
+      return seen.get(name);
+    }
+
+    @Override
+    public void setAttribute(String name, @Nullable Object value) {
+      seen.put(name, value);
+      super.setAttribute(name, value);
+    }
+
+    @Override
+    public void removeAttribute(String name) {
+      seen.remove(name);
+      super.removeAttribute(name);
+    }
+  }
+
+  /** Has every page drawn so. */
+  @Component
+  static class Everywhere implements BeanPostProcessor {
+    @Override
+    public Object postProcessAfterInitialization(Object bean, String name) {
+      if (bean instanceof ThymeleafViewResolver resolver) {
+        resolver.setViewClass(PageView.class);
+      }
+      return bean;
+    }
+  }
+}
