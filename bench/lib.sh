@@ -2,15 +2,15 @@
 
 . "$(dirname "${BASH_SOURCE[0]}")/../bin/lib/common.sh"
 
-# Starts both; sets dir, port, db_port and password. Where also is set, with velvetcrock.bench.Also from that folder.
+# Starts both; sets dir, port, db_port and password. heap is an option of Java's. Where also is set, with velvetcrock.bench.Also from that folder.
 start_app() {
   ensure_installed
   build_if_needed
   dir=$(mktemp -d)
   read -r db_port password < <("$root_dir/bin/lib/cluster" start "$dir")
   port=$(free_port)
-  java_command -Xmx768m
-  [ -z "${also:-}" ] || java=(java -Xmx768m -Dpages="$dir" -cp "$jar:$also" velvetcrock.bench.Also)
+  java_command "${heap:--Xmx768m}"
+  [ -z "${also:-}" ] || java=(java "${heap:--Xmx768m}" -Dpages="$dir" -cp "$jar:$also" velvetcrock.bench.Also)
   run_app
   trap 'kill "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; cluster_stop "$dir"; rm -rf "$dir"' EXIT
 }

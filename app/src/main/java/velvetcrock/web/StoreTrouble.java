@@ -3,13 +3,14 @@ package velvetcrock.web;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 
 /** What is the matter with the place where things are kept: database or disk. It passes. */
 public enum StoreTrouble {
-  /** It says that it goes down, or comes up. */
+  /** It goes down or comes up, its line broke, or there was none to be had: it passes. */
   AWAY,
-  /** The line to it broke: it may be away. */
+  /** Something is wrong with the line to it: it may be away. */
   BROKEN,
   /** There is no room left. */
   FULL;
@@ -17,11 +18,17 @@ public enum StoreTrouble {
   /** So little room is none, bytes. */
   private static final long NO_ROOM = 1_000_000;
 
+  /** One of the two sides said what the other did not expect. */
+  private static final String MISUNDERSTOOD = "08P01";
+
   private static final Path SPOOL = Path.of(System.getProperty("java.io.tmpdir"));
 
   /** What made something fail; empty where it was something else. */
   public static Optional<StoreTrouble> of(Throwable failed) {
     for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
+      if (cause instanceof SQLTransientConnectionException) {
+        return Optional.of(AWAY);
+      }
       if (cause instanceof SQLException sql) {
         return of(sql.getSQLState());
       }
@@ -33,10 +40,10 @@ public enum StoreTrouble {
   }
 
   private static Optional<StoreTrouble> of(String state) {
-    if (state == null || state.startsWith("08")) {
+    if (state == null || state.equals(MISUNDERSTOOD)) {
       return Optional.of(BROKEN);
     }
-    if (state.startsWith("57P")) {
+    if (state.startsWith("08") || state.startsWith("57P")) {
       return Optional.of(AWAY);
     }
     return state.equals("53100") ? Optional.of(FULL) : Optional.empty();

@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.io.EOFException;
 import java.io.IOException;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import org.junit.jupiter.api.Test;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
@@ -44,6 +45,21 @@ class StoreLostTest {
         .isEqualTo(200);
     assertThatThrownBy(() -> with(new StoreLost(), springs).perform(post("/write")))
         .hasRootCauseInstanceOf(EOFException.class);
+  }
+
+  /** By the time that it is told the database may be back, on another host: that is no error. */
+  @Test
+  void aLineThatBrokeOrWasNotToBeHadPassesEvenIfTheDatabaseIsBack() {
+    assertThat(StoreTrouble.of(BROKEN)).hasValue(StoreTrouble.AWAY);
+    assertThat(StoreTrouble.of(new RuntimeException(new SQLException("none leads", "08001"))))
+        .hasValue(StoreTrouble.AWAY);
+    assertThat(
+            StoreTrouble.of(
+                new CannotCreateTransactionException(
+                    "begin", new SQLTransientConnectionException("none free after 10 s"))))
+        .hasValue(StoreTrouble.AWAY);
+    assertThat(StoreTrouble.of(new SQLException("too many parameters", "08P01")))
+        .hasValue(StoreTrouble.BROKEN);
   }
 
   @Test
