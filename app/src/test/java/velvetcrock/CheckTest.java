@@ -38,7 +38,10 @@ class CheckTest extends AppTest {
     as(keeper, () -> acts.append(code, new AllWell(), null, null, "well" + code));
     assertThat(check(false)).isEmpty();
 
-    jdbc.update("update batch set status = 'FINISHED', standing = false where code = ?", code);
+    jdbc.update(
+        "update batch set status = 'FINISHED', standing = false where household_id = ? and code = ?",
+        house.id(),
+        code);
     assertThat(check(false))
         .containsExactly("Batch " + code + ": what is kept of it is not what its log says");
     assertThat(check(true)).hasSize(1);
@@ -50,7 +53,10 @@ class CheckTest extends AppTest {
   void aStateOfOtherRulesIsFoldedAnewAsItIsRead() {
     String code = charge(5);
     jdbc.update(
-        "update batch set state = '{}'::jsonb, state_version = 'older' where code = ?", code);
+        "update batch set state = '{}'::jsonb, state_version = 'older'"
+            + " where household_id = ? and code = ?",
+        house.id(),
+        code);
 
     assertThat(as(keeper, () -> batches.find(code)).state().entries()).isEqualTo(1);
     assertThat(check(true)).hasSize(1);
@@ -61,7 +67,10 @@ class CheckTest extends AppTest {
   void whatTheJournalForgotIsToldAgain() {
     String code = charge(5);
     as(keeper, () -> acts.append(code, new Noted("Smells of hay"), null, null, "n" + code));
-    jdbc.update("delete from journal where subject = ? and kind = 'note'", code);
+    jdbc.update(
+        "delete from journal where household_id = ? and subject = ? and kind = 'note'",
+        house.id(),
+        code);
 
     assertThat(check(false)).singleElement().asString().contains("does not know", "note");
     check(true);

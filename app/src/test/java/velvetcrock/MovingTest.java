@@ -135,7 +135,13 @@ class MovingTest extends AppTest {
     Map<String, byte[]> before = files(packed);
     Map<String, byte[]> after = files(again);
     assertThat(after.keySet()).containsExactlyElementsOf(before.keySet());
-    before.forEach((name, bytes) -> assertThat(after.get(name)).as(name).isEqualTo(bytes));
+    for (String name : before.keySet()) {
+      if (name.endsWith(".csv")) {
+        assertThat(text(again, name).lines().toList())
+            .as(name)
+            .containsExactlyElementsOf(text(packed, name).lines().toList());
+      }
+    }
     assertThat(again).isEqualTo(packed);
 
     MovingHand.Said twice = as(keeper, () -> hand.unpack(packed, true));
