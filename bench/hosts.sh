@@ -82,9 +82,9 @@ hosts_up() {
     replicate rewind "$db_password" "${REGISTRATION:-invitation}" "$door" >"$dir/secrets"
   for host in one two three; do
     host_made "$host"
-    cp -a "$dir/certificates/$host" "$dir/$host/root/certificates"
-    cp "$dir/secrets" "$dir/$host/root/secrets"
-    at "$host" /opt/velvetcrock/deploy/set-up "$host" "${kind[$host]}" /root/certificates /root/secrets
+    cp -a "$dir/certificates/$host" "$dir/$host/srv/certificates"
+    cp "$dir/secrets" "$dir/$host/srv/secrets"
+    at "$host" /opt/velvetcrock/deploy/set-up "$host" "${kind[$host]}" /srv/certificates /srv/secrets
   done
   for host in one two three; do at "$host" systemctl -q enable --now --no-block etcd pgbackrest; done
   wait_for "an agreement of three" 60 agreed

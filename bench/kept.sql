@@ -1,8 +1,8 @@
--- What of the town's entries and readings was lost, doubled or put with a neighbour, from the two lists in /tmp.
+-- What of the town's entries and readings was lost, doubled or put with a neighbour, from the two lists in the folder that psql runs in.
 create temp table acknowledged (n int, key text);
-\copy acknowledged from '/tmp/acknowledged' delimiter ' '
+\copy acknowledged from 'acknowledged' delimiter ' '
 create temp table sent (n int, key text);
-\copy sent from '/tmp/sent' delimiter ' '
+\copy sent from 'sent' delimiter ' '
 create temp table kept as select replace(h.name, 'Town ', '')::int as n, e.idempotency_key as key, e.kind, e.data from entry e join household h on h.id = e.household_id where e.kind in ('note', 'charged');
 \pset format unaligned
 \pset tuples_only on
