@@ -1,8 +1,11 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.awaitility.Awaitility.await;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
@@ -10,15 +13,20 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterInputStream;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.PackReadings;
 import velvetcrock.core.batch.Ending;
+import velvetcrock.core.batch.Noted;
 import velvetcrock.core.batch.ThrownOut;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
+import velvetcrock.stove.PotsHand;
 
 /**
  * Many readings of a jar: packed for a quick start, never instead of what was read, and thinned by
@@ -32,6 +40,7 @@ class PackedReadingsTest extends AppTest {
 
   @Autowired BatchReadings readings;
   @Autowired PackReadings packing;
+  @Autowired PotsHand pots;
 
   private UUID id(String code) {
     return as(keeper, () -> batches.find(code).id());
@@ -109,6 +118,103 @@ class PackedReadingsTest extends AppTest {
     Series back = all(code);
     assertThat(back.size()).isEqualTo(MANY + 2);
     assertThat(back.celsius(back.from(between.toEpochMilli()))).isEqualTo(52);
+  }
+
+  /** A pot that was looked at before a start, so that it has an outline. */
+  private String outlined(Instant last) throws Exception {
+    String code = packed(last);
+    text("/stove/" + code);
+    await().atMost(SOON).until(() -> jdbc.queryForObject(OUTLINED, Integer.class, id(code)) == 1);
+    pots.begin();
+    return code;
+  }
+
+  private static final String OUTLINED =
+      "select count(*) from reading_pack where batch_id = ? and outline is not null";
+
+  private String text(String page) throws Exception {
+    String body = visit(keeper, page).andReturn().getResponse().getContentAsString();
+    return body.startsWith("{") ? body : Jsoup.parse(body).select("main").text();
+  }
+
+  private boolean isByOutline(String code) {
+    return as(keeper, () -> pots.isByOutline(code));
+  }
+
+  @Test
+  void aPotOfManyReadingsOpensByItsOutlineAndIsExactSoon() throws Exception {
+    Instant last = now().minusSeconds(60);
+    String code = outlined(last);
+    assertThat(as(keeper, () -> pots.hottest(code))).isEqualTo(44.98, within(1e-5));
+    String page = text("/stove/" + code);
+    String trace = text("/stove/" + code + "/trace");
+    pots.begin();
+
+    assertThat(isByOutline(code)).isTrue();
+    assertThat(text("/stove/" + code)).isEqualTo(page);
+    assertThat(text("/stove/" + code + "/trace")).isEqualTo(trace).contains("\"of\":25000");
+    assertThat(text("/batches/" + code)).contains(code);
+    await().atMost(SOON).until(() -> !isByOutline(code));
+    assertThat(text("/stove/" + code)).isEqualTo(page);
+  }
+
+  @Test
+  void whatCameSinceIsInTheOutlineAtOnceAndWhatCameLateASecondLater() throws Exception {
+    Instant last = now().minusSeconds(60);
+    String code = outlined(last);
+    insert(code, last.plusSeconds(1), 60);
+    insert(code, last.minusSeconds(100).plusMillis(500), 70);
+
+    assertThat(isByOutline(code)).isTrue();
+    assertThat(as(keeper, () -> pots.hottestShown(code))).isEqualTo(60);
+    await().atMost(SOON).until(() -> as(keeper, () -> pots.hottestShown(code)) == 70);
+
+    pots.begin();
+    assertThat(isByOutline(code)).isTrue();
+    assertThat(as(keeper, () -> pots.hottest(code))).as("judged in full at once").isEqualTo(70);
+    assertThat(isByOutline(code)).isFalse();
+  }
+
+  /** As another instance does. */
+  private void insert(String code, Instant at, double celsius) {
+    jdbc.update(
+        "insert into reading (household_id, batch_id, at, celsius) values (?, ?, ?, ?)",
+        house.id(),
+        id(code),
+        Timestamp.from(at),
+        celsius);
+  }
+
+  @Test
+  void anOutlineOfAnotherLogOrOfFiguresThatStandOtherwiseIsNotShown() throws Exception {
+    String code = outlined(now().minusSeconds(60));
+    assertThat(isByOutline(code)).isTrue();
+    as(keeper, () -> acts.append(code, new Noted("smells of hay"), null, null, "note"));
+    pots.begin();
+    assertThat(isByOutline(code)).as("another log").isFalse();
+
+    await().atMost(SOON).until(() -> afterAStart(code));
+    byte[] kept =
+        jdbc.queryForObject(
+            "select outline from reading_pack where batch_id = ?", byte[].class, id(code));
+    jdbc.update("update reading_pack set outline = ? where batch_id = ?", cut(kept), id(code));
+    pots.begin();
+    assertThat(isByOutline(code)).as("too few figures").isFalse();
+  }
+
+  private boolean afterAStart(String code) {
+    pots.begin();
+    return isByOutline(code);
+  }
+
+  /** Without its last figure. */
+  private static byte[] cut(byte[] packed) throws Exception {
+    byte[] figures = new InflaterInputStream(new ByteArrayInputStream(packed)).readAllBytes();
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (DeflaterOutputStream deflated = new DeflaterOutputStream(out)) {
+      deflated.write(figures, 0, figures.length - Double.BYTES);
+    }
+    return out.toByteArray();
   }
 
   @Test

@@ -1,9 +1,12 @@
 package velvetcrock;
 
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Real identifiers of every kind of thing, from the demo household, which has them all. */
 record Real(JdbcTemplate jdbc, UUID house) {
@@ -90,6 +93,20 @@ record Real(JdbcTemplate jdbc, UUID house) {
 
   private static String nobody() {
     return UUID.randomUUID().toString();
+  }
+
+  /**
+   * Whatever can be looked at, each with real identifiers, but for the stream, which has no end.
+   */
+  List<String> looks(RequestMappingHandlerMapping routes) {
+    return routes.getHandlerMethods().keySet().stream()
+        .filter(r -> r.getMethodsCondition().getMethods().equals(Set.of(RequestMethod.GET)))
+        .flatMap(route -> route.getPatternValues().stream())
+        .filter(pattern -> !pattern.equals("/stove/live"))
+        .map(this::path)
+        .distinct()
+        .sorted()
+        .toList();
   }
 
   /** Everything of the household, so that any change to it is seen. */

@@ -12,7 +12,10 @@ import org.springframework.jdbc.core.JdbcTemplate;
 final class TestCluster {
   private static final Path ROOT = Path.of("").toAbsolutePath().getParent();
   private static final String[] FAST = {
-    "fsync=off", "synchronous_commit=off", "max_connections=60"
+    "fsync=off",
+    "synchronous_commit=off",
+    "max_connections=60",
+    "shared_preload_libraries=pg_stat_statements"
   };
 
   /** How a command runs the application: as it is tested, not from a jar that may not be built. */

@@ -15,7 +15,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
 import java.util.zip.GZIPOutputStream;
 import org.jsoup.Jsoup;
@@ -25,7 +24,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.springframework.web.servlet.resource.ResourceUrlProvider;
 import velvetcrock.kitchen.Catalogues;
@@ -92,21 +90,14 @@ class WeightTest extends AppTest {
     Real real = new Real(jdbc, demo);
     List<String> heavy = new ArrayList<>();
     int pages = 0;
-    for (var route : routes.getHandlerMethods().keySet()) {
-      if (!route.getMethodsCondition().getMethods().equals(Set.of(RequestMethod.GET))) {
-        continue;
-      }
-      for (String pattern : route.getPatternValues()) {
-        if (pattern.equals("/stove/live") || pattern.startsWith("/api")) {
-          continue;
-        }
-        MockHttpServletResponse answer = answer(ailsa, real.path(pattern));
-        if (String.valueOf(answer.getContentType()).startsWith("text/html")) {
-          pages++;
-          int bytes = compressed(answer.getContentAsByteArray());
-          if (bytes > PAGE_BYTES) {
-            heavy.add(pattern + ": " + bytes);
-          }
+    for (String path : real.looks(routes)) {
+      MockHttpServletResponse answer = answer(ailsa, path);
+      if (!path.startsWith("/api")
+          && String.valueOf(answer.getContentType()).startsWith("text/html")) {
+        pages++;
+        int bytes = compressed(answer.getContentAsByteArray());
+        if (bytes > PAGE_BYTES) {
+          heavy.add(path + ": " + bytes);
         }
       }
     }

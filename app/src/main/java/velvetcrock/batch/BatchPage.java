@@ -64,7 +64,7 @@ class BatchPage {
     ColourStory story = reckoning.colour();
     ReadyView ready =
         batch.state().status() == BatchState.Status.INFUSING
-            ? ReadyView.of(new ReadyView.Basis(batch, reckoning, watch.heat(batch, now), now, fmt))
+            ? ReadyView.of(new ReadyView.Basis(batch, reckoning, watch.shown(batch, now), now, fmt))
             : null;
     model.addAttribute("ready", ready);
     model.addAttribute("colour", ColourView.of(story, fmt));

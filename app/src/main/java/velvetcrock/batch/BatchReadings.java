@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.kitchen.Households;
@@ -95,6 +96,27 @@ public class BatchReadings {
   @Transactional(readOnly = true)
   public Series of(UUID batchId) {
     return store.series(batchId);
+  }
+
+  /** So many readings are long to read back; of as many an outline is worth keeping. */
+  public static final int MANY = ReadingStore.WORTH_PACKING;
+
+  /** What was kept of a batch with many readings, to be shown until they are read. */
+  @Transactional(readOnly = true)
+  public Optional<FigureRow> outline(UUID batchId) {
+    return store.outline(batchId);
+  }
+
+  /** Keeps that, where its readings are packed. */
+  @Transactional
+  public void keepOutline(UUID batchId, FigureRow outline) {
+    store.keepOutline(batchId, outline);
+  }
+
+  /** Those of a batch after a moment, in order; {@link #MANY} at most. */
+  @Transactional(readOnly = true)
+  public List<Reading> after(UUID batchId, Instant moment) {
+    return store.after(batchId, moment, MANY);
   }
 
   /** What the stove reads now: the newest reading since a moment of any batch on the heat. */

@@ -5,6 +5,7 @@ import java.util.concurrent.TimeUnit;
 import net.javacrumbs.shedlock.spring.annotation.SchedulerLock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -28,6 +29,7 @@ public class PackReadings {
   private final CatchUp households;
   private final TransactionTemplate transactions;
   private final TaskScheduler scheduler;
+  private final ApplicationEventPublisher events;
 
   PackReadings(
       ReadingStore store,
@@ -35,17 +37,22 @@ public class PackReadings {
       CurrentHousehold current,
       CatchUp households,
       TransactionTemplate transactions,
-      TaskScheduler scheduler) {
+      TaskScheduler scheduler,
+      ApplicationEventPublisher events) {
     this.store = store;
     this.thinned = thinned;
     this.current = current;
     this.households = households;
     this.transactions = transactions;
     this.scheduler = scheduler;
+    this.events = events;
   }
 
   /** Many of a batch were read back row by row. */
   record Unpacked(UUID householdId, UUID batchId) {}
+
+  /** They are packed now. */
+  public record Packed(UUID householdId, UUID batchId) {}
 
   private record Packer(UUID householdId, String displayName) implements InHousehold {}
 
@@ -59,6 +66,7 @@ public class PackReadings {
       current.actingAs(
           new Packer(unpacked.householdId(), "The stove"),
           () -> transactions.execute(status -> store.pack(unpacked.batchId())));
+      events.publishEvent(new Packed(unpacked.householdId(), unpacked.batchId()));
     } catch (RuntimeException later) {
       LOG.info("Readings were not packed; they will be when next they are read", later);
     }

@@ -18,6 +18,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Repository;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.heat.Series;
 import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.web.CurrentHousehold;
@@ -32,7 +33,7 @@ class ReadingStore {
   private static final int ROWS_A_FETCH = 20_000;
 
   /** So many that are not packed yet are worth packing. */
-  private static final int WORTH_PACKING = 20_000;
+  static final int WORTH_PACKING = 20_000;
 
   private static final String PACKED =
       """
@@ -166,6 +167,34 @@ class ReadingStore {
         all.rows(),
         thinned,
         PackedSeries.of(all.series()));
+  }
+
+  /** What was kept besides a pack of what it comes to. */
+  Optional<FigureRow> outline(UUID batchId) {
+    return jdbc
+        .queryForList(
+            "select outline from reading_pack where batch_id = ? and outline is not null",
+            byte[].class,
+            batchId)
+        .stream()
+        .findFirst()
+        .map(PackedFigures::unpacked);
+  }
+
+  /** Keeps that; nothing where nothing is packed. */
+  void keepOutline(UUID batchId, FigureRow outline) {
+    byte[] packed = PackedFigures.of(outline);
+    jdbc.update("update reading_pack set outline = ? where batch_id = ?", packed, batchId);
+  }
+
+  /** Readings of a batch after a moment, in order; so many at most. */
+  List<Reading> after(UUID batchId, Instant moment, int most) {
+    return jdbc.query(
+        "select at, celsius from reading where batch_id = ? and at > ? order by at limit ?",
+        (row, n) -> new Reading(row.getTimestamp(1).toInstant(), row.getDouble(2)),
+        batchId,
+        Timestamp.from(moment),
+        most);
   }
 
   private void unpack(UUID batchId) {

@@ -2,11 +2,15 @@ package velvetcrock.stove;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import velvetcrock.batch.BatchChanged;
@@ -14,6 +18,7 @@ import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.batch.HeatWatch;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
@@ -33,10 +38,12 @@ class LivePots implements HeatWatch {
   private final Households households;
   private final CurrentHousehold current;
   private final Catalogues catalogues;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
   private final Cache<Known, LivePot> pots =
       Caffeine.newBuilder()
           .maximumWeight(MOST_READINGS)
-          .weigher((Known key, LivePot pot) -> Math.max(LEAST_WEIGHT, pot.series().size()))
+          .weigher((Known key, LivePot pot) -> Math.max(LEAST_WEIGHT, pot.size()))
           .expireAfterAccess(Duration.ofHours(6))
           .build();
 
@@ -47,34 +54,98 @@ class LivePots implements HeatWatch {
       BatchReadings readings,
       Households households,
       CurrentHousehold current,
-      Catalogues catalogues) {
+      Catalogues catalogues,
+      ApplicationEventPublisher events,
+      Clock clock) {
     this.batches = batches;
     this.readings = readings;
     this.households = households;
     this.current = current;
     this.catalogues = catalogues;
+    this.events = events;
+    this.clock = clock;
   }
+
+  /** An outline is to be kept of a pot, or to give way to what it stands for. */
+  record OutlineWanted(LivePot pot) {}
 
   @Override
   public PotHeat heat(BatchRecord batch, Instant now) {
     return of(batch).heat(catalogues.current(), now);
   }
 
-  /** A batch of the current household, as its log was just found. */
+  @Override
+  public PotHeat shown(BatchRecord batch, Instant now) {
+    return shown(batch).heat(catalogues.current(), now);
+  }
+
+  /** A batch of the current household, as its log was just found, with all its readings. */
   LivePot of(BatchRecord batch) {
-    LivePot pot =
-        pots.get(
-            key(batch.id()),
-            key ->
-                new LivePot(
-                    current.id(),
-                    households.current().zone(),
-                    batch,
-                    readings.of(batch.id()),
-                    readings.lastFromFile(batch.id())));
+    LivePot pot = known(batch, false);
+    if (pot.isByOutline()) {
+      pot.outline(catalogues.current(), clock.instant());
+    }
+    return pot;
+  }
+
+  /** The same to be shown: of very many readings by its outline, until they are read. */
+  LivePot shown(BatchRecord batch) {
+    return known(batch, true);
+  }
+
+  private LivePot known(BatchRecord batch, boolean byOutline) {
+    LivePot pot = pots.get(key(batch.id()), key -> opened(batch, byOutline));
     pot.become(batch);
     ids.put(current.id() + batch.code(), batch.id());
+    outline(pot);
     return pot;
+  }
+
+  private LivePot opened(BatchRecord batch, boolean byOutline) {
+    LivePot pot =
+        new LivePot(
+            current.id(),
+            households.current().zone(),
+            batch,
+            readings.lastFromFile(batch.id()),
+            () -> readings.of(batch.id()));
+    if (!byOutline || !outlined(pot, batch)) {
+      pot.series();
+    }
+    return pot;
+  }
+
+  /** Whether a pot can be shown by what was kept of it, with what was read since. */
+  private boolean outlined(LivePot pot, BatchRecord batch) {
+    Optional<PotOutline> kept =
+        readings.outline(batch.id()).flatMap(PotOutline::of).filter(o -> o.isOf(batch.state()));
+    if (kept.isEmpty()) {
+      return false;
+    }
+    try {
+      PotHeat heat = kept.get().heat(catalogues.current(), batch.state(), clock.instant());
+      List<Reading> since = readings.after(batch.id(), heat.last().orElseThrow().at());
+      boolean known =
+          since.size() < BatchReadings.MANY
+              && since.stream().allMatch(r -> heat.read(r.at().toEpochMilli(), r.celsius()));
+      if (known) {
+        pot.standFor(kept.get(), heat);
+      }
+      return known;
+    } catch (IllegalArgumentException keptOtherwise) {
+      return false;
+    }
+  }
+
+  private void outline(LivePot pot) {
+    if (pot.wantsOutline()) {
+      events.publishEvent(new OutlineWanted(pot));
+    }
+  }
+
+  /** One that is held in memory. */
+  Optional<LivePot> ifHeld(UUID household, UUID batch) {
+    return Optional.ofNullable(pots.getIfPresent(new Known(household, batch)));
   }
 
   /** One that is held already, as the last change left it; else it is found. */
@@ -86,6 +157,11 @@ class LivePots implements HeatWatch {
 
   private Known key(UUID batch) {
     return new Known(current.id(), batch);
+  }
+
+  /** A batch of the current household by its code, to be shown. */
+  LivePot shown(String code) {
+    return shown(batches.find(code));
   }
 
   /** A batch of the current household by its code. */
@@ -101,6 +177,7 @@ class LivePots implements HeatWatch {
     LivePot held = pots.getIfPresent(key(change.batchId()));
     LivePot pot = held == null ? of(change.code()) : held;
     pot.add(change.readings());
+    outline(pot);
     return pot;
   }
 

@@ -113,9 +113,9 @@ class StoveController {
   private String page(String code, StoveForm form, FieldErrors errors, Model model) {
     Household house = households.current();
     Formats fmt = households.formats(house);
-    LivePot pot = pots.of(code);
+    LivePot pot = pots.shown(code);
     BatchRecord batch = pot.batch();
-    PotHeat heat = pots.heat(batch, fmt.now());
+    PotHeat heat = pots.shown(batch, fmt.now());
     BatchState state = batch.state();
     List<Appliances.Owned> known = appliances.all();
     model.addAttribute("batch", batch);

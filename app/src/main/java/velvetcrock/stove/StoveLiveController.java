@@ -16,7 +16,6 @@ import velvetcrock.web.Formats;
 /** What the stove shows as it goes on: its pots, their traces and what changes. */
 @Controller
 class StoveLiveController {
-  private static final int COLUMNS = 700;
   private static final int MOST_COLUMNS = 4000;
 
   private final LivePots pots;
@@ -58,8 +57,8 @@ class StoveLiveController {
       @PathVariable String code,
       @RequestParam @Nullable Double from,
       @RequestParam @Nullable Double to,
-      @RequestParam(defaultValue = "" + COLUMNS) int columns) {
-    LivePot pot = pots.of(code);
+      @RequestParam(defaultValue = "" + PotOutline.COLUMNS) int columns) {
+    LivePot pot = pots.shown(code);
     Formats fmt = households.formats(households.current());
     return TraceOut.of(
         pot,

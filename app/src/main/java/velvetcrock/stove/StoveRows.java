@@ -44,7 +44,7 @@ class StoveRows {
   }
 
   PotRow row(BatchRecord batch, Formats fmt) {
-    return row(pots.of(batch), fmt);
+    return row(pots.shown(batch), fmt);
   }
 
   PotRow row(LivePot pot, Formats fmt) {

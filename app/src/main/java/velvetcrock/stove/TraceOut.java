@@ -29,7 +29,7 @@ record TraceOut(
     int of) {
 
   static TraceOut of(LivePot pot, PotHeat heat, Span span, int columns, Formats fmt) {
-    Reduced reduced = pot.series().reduced(span.fromMillis(), span.toMillis(), columns);
+    Reduced reduced = pot.reduced(span, columns);
     List<Mark> marks = new ArrayList<>();
     reduced.points().forEach(p -> marks.add(new Mark(p.millis(), degrees(p.celsius(), fmt), null)));
     for (Assumed assumed : heat.assumed()) {
@@ -64,7 +64,13 @@ record TraceOut(
   }
 
   /** A stretch of time, ms since 1970. */
-  record Span(long fromMillis, long toMillis) {}
+  record Span(long fromMillis, long toMillis) {
+    static final Span ALL = new Span(Long.MIN_VALUE, Long.MAX_VALUE);
+
+    boolean isAll() {
+      return equals(ALL);
+    }
+  }
 
   private record Mark(long millis, @Nullable Double read, @Nullable Double assumed) {}
 }

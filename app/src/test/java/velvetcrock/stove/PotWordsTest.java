@@ -262,7 +262,7 @@ class PotWordsTest {
       }
     }
     BatchRecord batch = new BatchRecord(UUID.randomUUID(), "K7M", BatchLog.fold(entries));
-    LivePot pot = new LivePot(UUID.randomUUID(), OSLO, batch, until.build(), fromFile);
+    LivePot pot = new LivePot(UUID.randomUUID(), OSLO, batch, fromFile, until::build);
     return new PotWords(
             pot, CATALOGUE, CAUTIONS, new Formats(kitchen, OSLO, at(minute)), at(minute))
         .row();

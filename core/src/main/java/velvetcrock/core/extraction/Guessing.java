@@ -1,6 +1,7 @@
 package velvetcrock.core.extraction;
 
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.heat.Trace;
@@ -66,6 +67,27 @@ final class Guessing {
       middle.to(hours, celsius);
       less.to(hours, celsius);
       more.to(hours, celsius);
+    }
+
+    /** Goes on from where another stood. */
+    void resume(FigureRow kept) {
+      middle.resume(kept);
+      less.resume(kept);
+      more.resume(kept);
+    }
+
+    /**
+     * Puts down all that it holds, for {@link #resume}.
+     *
+     * @throws IllegalStateException once something was assumed
+     */
+    void keep(FigureRow row) {
+      if (cold != middle) {
+        throw new IllegalStateException("What is assumed is not kept.");
+      }
+      middle.keep(row);
+      less.keep(row);
+      more.keep(row);
     }
 
     /** What was drawn so far. */

@@ -6,6 +6,7 @@ import java.util.List;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.jspecify.annotations.Nullable;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.charge.CarrierBlend;
 import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Carrier;
@@ -118,14 +119,26 @@ final class Mobility {
     /** One that goes on from here by itself. */
     Walk copy() {
       Walk copy = new Walk();
-      copy.begun = begun;
-      copy.hours = hours;
-      copy.celsius = celsius;
-      copy.mobility = mobility;
-      copy.fall = fall;
-      copy.washDays = washDays;
-      copy.diffusionDays = diffusionDays;
+      FigureRow held = FigureRow.empty();
+      keep(held);
+      copy.resume(held);
       return copy;
+    }
+
+    /** Goes on from where another stood. */
+    void resume(FigureRow kept) {
+      begun = kept.nextSo();
+      hours = kept.next();
+      celsius = kept.next();
+      mobility = kept.next();
+      fall = kept.next();
+      washDays = kept.next();
+      diffusionDays = kept.next();
+    }
+
+    /** Puts down all that it holds, for {@link #resume}. */
+    void keep(FigureRow row) {
+      row.put(begun).put(hours, celsius, mobility, fall, washDays, diffusionDays);
     }
 
     /** Goes on to the next point. */

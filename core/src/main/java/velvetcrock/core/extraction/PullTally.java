@@ -1,5 +1,6 @@
 package velvetcrock.core.extraction;
 
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.charge.CarrierBlend;
 
 /**
@@ -21,6 +22,30 @@ public final class PullTally {
     this.walk = guessing.walk();
     this.herb = herb;
     this.agitation = agitation;
+  }
+
+  /**
+   * A tally that goes on from where another stood.
+   *
+   * @param kept what {@link #keep} put down
+   */
+  public static PullTally resumed(
+      CarrierBlend carriers, Pull.Herb herb, Agitation agitation, FigureRow kept) {
+    PullTally tally = new PullTally(carriers, herb, agitation);
+    tally.firstHours = kept.next();
+    tally.lastHours = kept.next();
+    tally.walk.resume(kept);
+    return tally;
+  }
+
+  /**
+   * Puts down all that it holds, for {@link #resumed}; only while nothing in it is assumed.
+   *
+   * @throws IllegalStateException where something is
+   */
+  public void keep(FigureRow row) {
+    row.put(firstHours, lastHours);
+    walk.keep(row);
   }
 
   /**

@@ -5,6 +5,7 @@ import static velvetcrock.core.Figures.plain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -49,6 +50,52 @@ public final class HeatTally {
   public HeatTally(Band band, double ceilingC) {
     this.band = band;
     this.ceilingC = ceilingC;
+  }
+
+  /**
+   * A tally that goes on from where another stood.
+   *
+   * @param kept what {@link #keep} put down
+   */
+  public static HeatTally resumed(Band band, double ceilingC, FigureRow kept) {
+    HeatTally tally = new HeatTally(band, ceilingC);
+    tally.points = (int) kept.nextWhole();
+    tally.firstHours = kept.next();
+    tally.lastHours = kept.next();
+    tally.lastC = kept.next();
+    tally.lastRead = kept.nextSo();
+    tally.lastRates = aged(kept);
+    tally.ageing = aged(kept);
+    tally.colder = aged(kept);
+    tally.hotter = aged(kept);
+    tally.inBand = kept.next();
+    tally.under = kept.next();
+    tally.over = kept.next();
+    tally.aboveCeiling = kept.next();
+    tally.gaps = kept.next();
+    tally.assumed = kept.next();
+    tally.peak = kept.next();
+    tally.aboveSince = kept.next();
+    tally.abovePeak = kept.next();
+    for (long left = kept.nextWhole(); left > 0; left--) {
+      tally.excursions.add(new Excursion(kept.next(), kept.next(), kept.next()));
+    }
+    return tally;
+  }
+
+  private static Aged aged(FigureRow kept) {
+    return new Aged(kept.next(), kept.next(), kept.next());
+  }
+
+  /** Puts down all that it holds, for {@link #resumed}. */
+  public void keep(FigureRow row) {
+    row.put(points, firstHours, lastHours, lastC).put(lastRead);
+    for (Aged aged : List.of(lastRates, ageing, colder, hotter)) {
+      row.put(aged.gentle(), aged.usual(), aged.steep());
+    }
+    row.put(inBand, under, over, aboveCeiling, gaps, assumed, peak, aboveSince, abovePeak);
+    row.put(excursions.size());
+    excursions.forEach(e -> row.put(e.fromHours(), e.toHours(), e.peakC()));
   }
 
   /**

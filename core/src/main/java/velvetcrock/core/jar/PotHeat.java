@@ -9,6 +9,8 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.extraction.Agitation;
@@ -66,24 +68,12 @@ public final class PotHeat {
    * @param zone where the sun rises by the household's clock
    */
   public PotHeat(Catalogue catalogue, BatchState state, Series readings, Instant now, ZoneId zone) {
-    this.reckoning = new BatchReckoning(catalogue, state);
-    this.state = state;
-    this.goal = reckoning.heatGoal();
-    this.zeroMillis = reckoning.zero().toEpochMilli();
-    this.course = reckoning.course(readings, now, zone);
-    this.tally = new HeatTally(goal.band(), goal.ceilingC());
-    Cut cut = state.charge().manner().blended() ? Cut.GROUND : reckoning.heaviestCut();
-    double days = Math.max(0, now.toEpochMilli() - zeroMillis) / MILLIS_PER_HOUR / HOURS_PER_DAY;
-    this.pull =
-        new PullTally(
-            reckoning.carriers(),
-            new Pull.Herb(
-                cut,
-                reckoning.heaviestPart(),
-                state.charge().manner().spirit() != null,
-                reckoning.speed()),
-            Agitation.of(state.tended().shakes(), days));
-    this.drawsFromHours = drawsFrom(state, reckoning);
+    this(new BatchReckoning(catalogue, state), state, readings, now, zone);
+  }
+
+  private PotHeat(
+      BatchReckoning reckoning, BatchState state, Series readings, Instant now, ZoneId zone) {
+    this(reckoning, state, reckoning.course(readings, now, zone), now, null);
     course.walk(
         (hours, celsius, read) -> {
           tally.add(hours, celsius, read);
@@ -99,6 +89,72 @@ public final class PotHeat {
     if (readings.size() > 0) {
       firstMillis = readings.millis(0);
     }
+  }
+
+  private PotHeat(
+      BatchReckoning reckoning,
+      BatchState state,
+      Course course,
+      Instant now,
+      @Nullable FigureRow kept) {
+    this.reckoning = reckoning;
+    this.state = state;
+    this.course = course;
+    this.goal = reckoning.heatGoal();
+    this.zeroMillis = reckoning.zero().toEpochMilli();
+    this.drawsFromHours = drawsFrom(state, reckoning);
+    Cut cut = state.charge().manner().blended() ? Cut.GROUND : reckoning.heaviestCut();
+    boolean spirit = state.charge().manner().spirit() != null;
+    Pull.Herb herb = new Pull.Herb(cut, reckoning.heaviestPart(), spirit, reckoning.speed());
+    double days = Math.max(0, now.toEpochMilli() - zeroMillis) / MILLIS_PER_HOUR / HOURS_PER_DAY;
+    Agitation moved = Agitation.of(state.tended().shakes(), days);
+    this.tally =
+        kept == null
+            ? new HeatTally(goal.band(), goal.ceilingC())
+            : HeatTally.resumed(goal.band(), goal.ceilingC(), kept);
+    this.pull =
+        kept == null
+            ? new PullTally(reckoning.carriers(), herb, moved)
+            : PullTally.resumed(reckoning.carriers(), herb, moved, kept);
+  }
+
+  /**
+   * Goes on from where another stood, with no reading read once more. What it was reckoned by (the
+   * log, the catalogue) is taken to be as it was.
+   *
+   * @param kept what {@link #kept} put down
+   * @throws IllegalArgumentException where that is more or less than is read here
+   */
+  public static PotHeat resumed(
+      Catalogue catalogue, BatchState state, FigureRow kept, Instant now) {
+    BatchReckoning reckoning = new BatchReckoning(catalogue, state);
+    Course nothingAssumed = new Course(Series.none(), List.of(), reckoning.zero().toEpochMilli());
+    PotHeat heat = new PotHeat(reckoning, state, nothingAssumed, now, kept);
+    for (long left = kept.nextWhole(); left > 0; left--) {
+      heat.remember(kept.nextWhole(), kept.next());
+    }
+    heat.readings = (int) kept.nextWhole();
+    heat.firstMillis = kept.nextWhole();
+    kept.requireAllRead();
+    return heat;
+  }
+
+  /** All that it holds, for {@link #resumed}; empty where something is assumed, or nothing read. */
+  public synchronized Optional<FigureRow> kept() {
+    if (!course.assumed().isEmpty() || readings == 0) {
+      return Optional.empty();
+    }
+    FigureRow row = FigureRow.empty();
+    tally.keep(row);
+    pull.keep(row);
+    row.put(recent.size());
+    recent.forEach(p -> row.put(millis(p), p.celsius()));
+    row.put(readings, firstMillis);
+    return Optional.of(row);
+  }
+
+  private double millis(Trace.Point point) {
+    return zeroMillis + Math.round(point.hours() * MILLIS_PER_HOUR);
   }
 
   /** From when the herb stands in oil: through spirit, from when that followed; h. */

@@ -1,6 +1,7 @@
 package velvetcrock.core.jar;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
@@ -14,9 +15,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import velvetcrock.core.FigureRow;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchEvent;
 import velvetcrock.core.batch.BatchLog;
+import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.batch.Heater;
 import velvetcrock.core.batch.Knob;
@@ -46,11 +49,15 @@ class PotHeatTest {
   }
 
   private PotHeat pot(Method method, Series readings, double nowHours) {
+    return new PotHeat(CATALOGUE, state(method), readings, after(nowHours), OSLO);
+  }
+
+  private BatchState state(Method method) {
     List<Entry<BatchEvent>> whole = new ArrayList<>();
     Charged charged = YarrowLog.charged(method, DAY, 30, DAY.plusMonths(11));
     whole.add(new Entry<BatchEvent>(UUID.randomUUID(), 1, CHARGED, charged, null));
     whole.addAll(log);
-    return new PotHeat(CATALOGUE, BatchLog.fold(whole), readings, after(nowHours), OSLO);
+    return BatchLog.fold(whole);
   }
 
   /** A reading a minute over so many hours. */
@@ -193,5 +200,55 @@ class PotHeatTest {
 
     assertThat(pot.servedHours(after(72))).isCloseTo(72, within(1e-9));
     assertThat(pot.servedHours(after(-1))).isZero();
+  }
+
+  /** Above the ceiling twice, silent for three quarters of an hour, and cold in between. */
+  private static double rough(double hour) {
+    return hour < 2 ? 20 + 25 * hour : 45 + 60 * Math.sin(hour * 2.1);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 59, 125, 240, 299, 300})
+  void whatWasKeptGoesOnAsIfAllHadBeenReadAtOnce(int readBefore) {
+    Series all = each(5, PotHeatTest::rough);
+    Series.Builder first = Series.builder();
+    for (int i = 0; i < readBefore; i++) {
+      first.add(all.millis(i) - (i < 100 ? 45 * 60_000 : 0), all.celsius(i));
+    }
+    Series before = first.build();
+    PotHeat whole = pot(Method.WARM, before, 6);
+    double[] kept = pot(Method.WARM, before, 6).kept().orElseThrow().all();
+    FigureRow row = FigureRow.of(kept);
+    PotHeat resumed = PotHeat.resumed(CATALOGUE, state(Method.WARM), row, after(6));
+    for (int i = readBefore; i < all.size(); i++) {
+      assertThat(whole.read(all.millis(i), all.celsius(i))).isTrue();
+      assertThat(resumed.read(all.millis(i), all.celsius(i))).isTrue();
+    }
+
+    assertThatThrownBy(row::next).hasMessageContaining("were read");
+    assertThat(resumed.readings()).isEqualTo(301);
+    assertThat(resumed.statistics()).isEqualTo(whole.statistics());
+    assertThat(whole.statistics().orElseThrow().excursions()).isNotEmpty();
+    assertThat(resumed.pull(after(6))).isEqualTo(whole.pull(after(6)));
+    assertThat(resumed.spentDays(after(6))).isEqualTo(whole.spentDays(after(6)));
+    assertThat(resumed.servedHours(after(6))).isEqualTo(whole.servedHours(after(6)));
+    assertThat(resumed.last()).isEqualTo(whole.last());
+    assertThat(resumed.usualGapSeconds()).isEqualTo(whole.usualGapSeconds());
+    assertThat(resumed.excursionNow()).isEqualTo(whole.excursionNow());
+    assertThat(resumed.forecast()).isEqualTo(whole.forecast());
+    assertThat(resumed.swing()).isEqualTo(whole.swing());
+    assertThat(resumed.read(all.millis(300), 50)).as("not later").isFalse();
+  }
+
+  @Test
+  void whatIsAssumedIsNotKept() {
+    assertThat(pot(Method.WARM, Series.none(), 2).kept()).isEmpty();
+    happens(
+        0.5,
+        new PutOnHeat(
+            new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
+            new Knob("warm", 68.0, 1.5),
+            null));
+    assertThat(pot(Method.CROCK, each(0.05, h -> 43), 30).kept()).isEmpty();
   }
 }
