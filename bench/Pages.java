@@ -45,6 +45,10 @@ class Pages {
       Files.writeString(session, pages.preparePots());
       return;
     }
+    if (args[0].equals("every")) {
+      pages.measureEvery(session, Integer.parseInt(args[3]));
+      return;
+    }
     String[] kept = Files.readString(session).split("\n");
     pages.cookie = kept[0];
     int requests = Integer.parseInt(args[3]);
@@ -148,6 +152,54 @@ class Pages {
     report("Batch page", requests, i -> send(request(batch).GET().build()));
   }
 
+  /**
+   * Every kind of page of the demo household that links lead to, each made anew. The first time it finds and measures them and
+   * writes them down; the second time it measures the same, beside what it wrote down.
+   */
+  private void measureEvery(Path figures, int requests) throws Exception {
+    form("/demo", "_csrf", csrf(get("/sign-in")));
+    List<String> known = Files.exists(figures) ? Files.readAllLines(figures) : List.of();
+    List<String> kept = new ArrayList<>();
+    if (!known.isEmpty()) {
+      System.out.printf("%-44s %8s %8s %8s %8s %8s   (ms, %d requests each, then and now)%n", "page", "median", "p99", "median", "p99", "grown", requests);
+    }
+    for (String line : known.isEmpty() ? found() : known) {
+      String path = line.split(" ")[0];
+      double[] now = times(requests, i -> send(request(path + (path.contains("?") ? "&" : "?") + "anew=" + System.nanoTime()).GET().build()));
+      kept.add(path + " " + now[0] + " " + now[1]);
+      if (!known.isEmpty()) {
+        double[] then = Arrays.stream(line.split(" ")).skip(1).mapToDouble(Double::parseDouble).toArray();
+        boolean ahead = path.startsWith("/plans/new") || path.equals("/drawer/ahead");
+        boolean over = now[0] > (ahead ? 30 : 15) || now[1] > 50;
+        System.out.printf("%-44s %8.1f %8.1f %8.1f %8.1f %8.2f%s%n", path, then[0], then[1], now[0], now[1], now[0] / then[0], over ? "  over" : "");
+      }
+    }
+    if (known.isEmpty()) {
+      Files.write(figures, kept);
+    }
+  }
+
+  /** A page of each kind, by the links of the pages. */
+  private List<String> found() throws Exception {
+    List<String> pages = new ArrayList<>(List.of("/"));
+    List<String> kinds = new ArrayList<>();
+    for (int i = 0; i < pages.size(); i++) {
+      Matcher link = Pattern.compile("<a [^>]*href=\"(/[^\"#]*)").matcher(get(pages.get(i)));
+      while (link.find()) {
+        String path = link.group(1).replace("&amp;", "&");
+        String kind = path.replaceAll("\\b[A-Z0-9]{3,7}(-[A-Z])?\\b|[0-9a-f-]{36}", "*").replaceAll("=[^&]*", "=*").replaceAll("(/(herbs|oils|of/[A-Z]+|by)/)[a-z-]+", "$1*");
+        if (!kinds.contains(kind) && !kind.matches(".*(export|\\.[a-z0-9]+$|/sign-).*")) {
+          kinds.add(kind);
+          HttpResponse<String> answer = send(request(path).GET().build());
+          if (answer.statusCode() == 200 && answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html")) {
+            pages.add(path);
+          }
+        }
+      }
+    }
+    return pages.stream().distinct().sorted().toList();
+  }
+
   private interface Call {
     HttpResponse<String> make(int i) throws Exception;
   }
@@ -156,16 +208,25 @@ class Pages {
     for (int i = 0; i < WARM_UP; i++) {
       call.make(i);
     }
+    double[] times = times(requests, call);
+    System.out.printf("%-44s %8.1f %8.1f %8.1f%n", name, times[0], times[1], times[2]);
+  }
+
+  /** Median, 99th percentile and longest of the server's own times, ms; a fifth as many requests go before. */
+  private static double[] times(int requests, Call call) throws Exception {
+    for (int i = 0; i < requests / 5; i++) {
+      call.make(i);
+    }
     List<Double> times = new ArrayList<>();
     for (int i = 0; i < requests; i++) {
       HttpResponse<String> answer = call.make(i);
       if (answer.statusCode() != 200) {
-        throw new IllegalStateException(name + " answered " + answer.statusCode());
+        throw new IllegalStateException(answer.uri() + " answered " + answer.statusCode());
       }
       times.add(Double.parseDouble(answer.headers().firstValue("Server-Timing").orElseThrow().replaceAll(".*dur=", "")));
     }
     Collections.sort(times);
-    System.out.printf("%-44s %8.1f %8.1f %8.1f%n", name, times.get(times.size() / 2), times.get((int) (times.size() * 0.99) - 1), times.get(times.size() - 1));
+    return new double[] {times.get(times.size() / 2), times.get((int) (times.size() * 0.99) - 1), times.get(times.size() - 1)};
   }
 
   private String get(String path) throws Exception {

@@ -2,7 +2,7 @@
 
 . "$(dirname "${BASH_SOURCE[0]}")/../bin/lib/common.sh"
 
-# Starts both; sets dir, port, db_port and password. heap is an option of Java's. Where also is set, with velvetcrock.bench.Also from that folder.
+# Starts both; sets dir, port, db_port and password. heap is an option of Java's, options are the application's. Where also is set, with velvetcrock.bench.Also from that folder.
 start_app() {
   ensure_installed
   build_if_needed
@@ -18,7 +18,7 @@ start_app() {
 # The application that start_app has made ready; as after a restart.
 run_app() {
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/velvetcrock" VELVETCROCK_DB_PASSWORD=$password \
-    "${java[@]}" --server.port="$port" >>"$dir/app.log" 2>&1 &
+    "${java[@]}" --server.port="$port" ${options[@]+"${options[@]}"} >>"$dir/app.log" 2>&1 &
   app=$!
   until (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
     kill -0 "$app" || fail "It did not start; see $dir/app.log"

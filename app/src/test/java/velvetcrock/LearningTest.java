@@ -65,7 +65,7 @@ class LearningTest extends AppTest {
 
     assertThat(own()).hasSize(1);
     assertThat(own().get(0).part()).isEqualTo(Part.FLOWER);
-    assertThat(own().get(0).mlPerG()).isBetween(2.5, 3.5);
+    assertThat(own().get(0).mlPerG().mean()).isBetween(2.5, 3.5);
     assertThat(predicted(next)).isLessThan(before - 5);
 
     strain(charge(41), 310);
@@ -91,7 +91,7 @@ class LearningTest extends AppTest {
   void aCorrectedStrainingTeachesWhatIsTrueNow() {
     String code = charge(40);
     Written strained = strain(code, 310);
-    double wrong = own().get(0).mlPerG();
+    double wrong = own().get(0).mlPerG().mean();
     as(
         keeper,
         () ->
@@ -103,7 +103,7 @@ class LearningTest extends AppTest {
                 UUID.randomUUID().toString()));
     assertThat(own()).hasSize(1);
     assertThat(own().get(0).expression()).isEqualTo(Expression.PRESS);
-    assertThat(own().get(0).mlPerG()).isLessThan(wrong);
+    assertThat(own().get(0).mlPerG().mean()).isLessThan(wrong);
   }
 
   @Test

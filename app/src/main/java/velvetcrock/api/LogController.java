@@ -193,7 +193,8 @@ class LogController {
   @GetMapping
   @Operation(summary = "The newest batches, newest first.")
   List<BatchOut> list() {
-    return batches.newest(NEWEST).stream().map(b -> out(b, null, null)).toList();
+    ZoneId zone = households.current().zone();
+    return batches.newest(NEWEST).stream().map(b -> out(b, zone, null, null)).toList();
   }
 
   @PostMapping
@@ -211,6 +212,7 @@ class LogController {
     BatchRecord batch = batches.find(code);
     return out(
         batch,
+        households.current().zone(),
         BatchStateOut.of(batch.state()),
         book.of(batch).stream().map(BottleOut::of).toList());
   }
@@ -335,9 +337,11 @@ class LogController {
   }
 
   private BatchOut out(
-      BatchRecord batch, @Nullable BatchStateOut whole, @Nullable List<BottleOut> bottles) {
-    Window window =
-        new BatchReckoning(catalogues.current(), batch.state()).window(households.current().zone());
+      BatchRecord batch,
+      ZoneId zone,
+      @Nullable BatchStateOut whole,
+      @Nullable List<BottleOut> bottles) {
+    Window window = new BatchReckoning(catalogues.current(), batch.state()).window(zone);
     return BatchOut.of(batch, window, whole, bottles);
   }
 

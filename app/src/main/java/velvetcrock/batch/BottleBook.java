@@ -38,6 +38,9 @@ public class BottleBook {
   private static final int MOST_WANTING = 200;
   private static final int MOST_TO_PRINT = 24;
 
+  /** So many bottles of an oil in a place say how long it keeps there; older ones no more. */
+  private static final int TEACH = 40;
+
   private final BottleRepository bottles;
   private final BottleDateMoveRepository moves;
   private final ReadingStore readings;
@@ -122,10 +125,10 @@ public class BottleBook {
         .toList();
   }
 
-  /** How long the household's own bottles kept, by carrier and place. */
+  /** How long the household's own bottles kept, the latest of each carrier and place. */
   @Transactional(readOnly = true)
   public Map<Shelf, OwnShelfLife> ownShelfLives() {
-    return bottles.ended().stream()
+    return bottles.ended(TEACH).stream()
         .collect(
             Collectors.groupingBy(
                 e -> new Shelf(e.carrierKey(), Store.Place.valueOf(e.place())),

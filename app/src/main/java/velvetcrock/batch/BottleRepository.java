@@ -64,10 +64,15 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   record Ended(
       String carrierKey, String place, String because, LocalDate strainedOn, LocalDate goneOn) {}
 
+  /** Of each oil in each place those that came to their end last, so many at most. */
   @Query(
-      "select new velvetcrock.batch.BottleRepository$Ended(b.carrierKey, b.place, b.goneBecause, b.strainedOn, b.goneOn)"
-          + " from Bottle b where b.goneBecause in ('USED_UP', 'RANCID', 'MUSTY', 'CLOUDY', 'FIZZ')")
-  List<Ended> ended();
+      "select new velvetcrock.batch.BottleRepository$Ended(b.carrierKey, b.place, b.because, b.strainedOn, b.goneOn)"
+          + " from (select x.carrierKey as carrierKey, x.place as place, x.goneBecause as because,"
+          + " x.strainedOn as strainedOn, x.goneOn as goneOn, row_number() over"
+          + " (partition by x.carrierKey, x.place order by x.goneOn desc, x.id) as later from Bottle x"
+          + " where x.goneBecause in ('USED_UP', 'RANCID', 'MUSTY', 'CLOUDY', 'FIZZ')) b"
+          + " where b.later <= :most")
+  List<Ended> ended(int most);
 
   /** A first herb in a first carrier, and since when there has been any in bottles. */
   record Sort(String herbKey, String carrierKey, LocalDate since) {}

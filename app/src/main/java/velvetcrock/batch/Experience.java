@@ -44,7 +44,7 @@ public class Experience {
   /** All that the current household has learned. */
   @Transactional(readOnly = true)
   public List<Retention.Own> own() {
-    return lessons.findAll().stream().map(RetentionLesson::own).toList();
+    return lessons.taught().stream().map(RetentionLessonRepository.Taught::own).toList();
   }
 
   /** Puts what a batch teaches now in the place of what it taught before. */

@@ -33,10 +33,6 @@ class RetentionLesson {
     this.batchId = batchId;
     this.part = own.part();
     this.expression = own.expression();
-    this.keptMlPerGram = own.mlPerG();
-  }
-
-  Retention.Own own() {
-    return new Retention.Own(part, expression, keptMlPerGram);
+    this.keptMlPerGram = own.mlPerG().mean();
   }
 }

@@ -52,7 +52,7 @@ class Stamps {
   Map<String, Stamp> stamp(List<Happening> happenings) {
     // two who read at once take turns, so that no number is given twice
     jdbc.queryForList("select id from household where id = ? for update", current.id());
-    Map<String, Told> told = told();
+    Map<String, Told> told = told(happenings.stream().map(Happening::uid).toList());
     Map<String, Stamp> stamps = new HashMap<>();
     for (Happening h : happenings) {
       stamps.put(h.uid(), stamp(h, told.get(h.uid())));
@@ -93,10 +93,10 @@ class Stamps {
     Set<String> here = new HashSet<>();
     all.forEach(h -> here.add(h.uid()));
     Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-    told()
+    told(List.of())
         .forEach(
             (uid, before) -> {
-              if (!before.gone() && !here.contains(uid)) {
+              if (!here.contains(uid)) {
                 jdbc.update(
                     "update calendar_item set gone = true, sequence = sequence + 1, changed_at = ?"
                         + " where household_id = ? and uid = ?",
@@ -118,11 +118,12 @@ class Stamps {
         Timestamp.from(now.minus(TELL_GONE)));
   }
 
-  private Map<String, Told> told() {
+  /** What was told of some, and of all that is not gone. */
+  private Map<String, Told> told(List<String> uids) {
     Map<String, Told> told = new HashMap<>();
     jdbc.query(
         "select uid, fingerprint, sequence, changed_at, gone from calendar_item"
-            + " where household_id = ?",
+            + " where household_id = ? and (not gone or uid = any(?))",
         row -> {
           told.put(
               row.getString(1),
@@ -131,7 +132,8 @@ class Stamps {
                   new Stamp(row.getInt(3), row.getTimestamp(4).toInstant()),
                   row.getBoolean(5)));
         },
-        current.id());
+        current.id(),
+        uids.toArray(String[]::new));
     return told;
   }
 

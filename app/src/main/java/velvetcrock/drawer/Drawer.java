@@ -3,9 +3,13 @@ package velvetcrock.drawer;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -26,6 +30,7 @@ import velvetcrock.core.drawer.LotTaken;
 import velvetcrock.core.log.Entry;
 import velvetcrock.core.log.Log;
 import velvetcrock.core.materia.HerbState;
+import velvetcrock.core.stock.StockAhead;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
@@ -120,10 +125,42 @@ public class Drawer {
         .toList();
   }
 
-  /** All lots, those that are used up among them; the newest where there are very many. */
+  /**
+   * Lots that there are, and those that were taken from since a moment; the newest where there are
+   * very many.
+   */
   @Transactional(readOnly = true)
-  public List<LotRecord> all() {
-    return lots.all(Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
+  public List<LotRecord> since(Instant since) {
+    return lots.since(since, Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
+  }
+
+  /** A thing that lots are of. */
+  record Thing(Kind kind, String key) {}
+
+  /** Since when there has been any of each thing. */
+  @Transactional(readOnly = true)
+  Map<Thing, LocalDate> firsts(LocalDate today) {
+    return lots.firsts().stream()
+        .collect(
+            Collectors.toMap(
+                f -> new Thing(f.kind(), f.thing()),
+                f -> StockAhead.Thing.since(f.first(), f.unknown() > 0, today)));
+  }
+
+  /** Lots of some kinds with something in them, those to be used first in front. */
+  @Transactional(readOnly = true)
+  public List<LotRecord> filled(Kind... kinds) {
+    return lots.filled(List.of(kinds), Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
+  }
+
+  /** Some by their ids; those that are no more are left out. */
+  @Transactional(readOnly = true)
+  public Map<UUID, LotRecord> among(Collection<UUID> ids) {
+    return ids.isEmpty()
+        ? Map.of()
+        : lots.among(ids).stream()
+            .map(this::record)
+            .collect(Collectors.toMap(LotRecord::id, Function.identity()));
   }
 
   /**

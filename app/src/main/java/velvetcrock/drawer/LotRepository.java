@@ -1,6 +1,9 @@
 package velvetcrock.drawer;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -42,9 +45,37 @@ interface LotRepository extends Repository<LotRow, UUID> {
       from LotRow l where l.standing group by l.kind, l.thingKey""")
   List<Front> fronts();
 
-  /** All lots, those that are used up among them, the newest first. */
-  @Query("select l from LotRow l order by l.createdAt desc")
-  List<LotRow> all(Limit most);
+  /** Lots that there are, and those that were taken from since a moment; the newest first. */
+  @Query(
+      """
+      select l from LotRow l where l.standing or l.lastTakenAt is null or l.lastTakenAt >= :since
+      order by l.createdAt desc""")
+  List<LotRow> since(Instant since, Limit most);
+
+  /**
+   * Since when there has been any of a thing.
+   *
+   * @param first null where nobody knows of any
+   * @param unknown of how many nobody knows
+   */
+  record First(LotDetails.Kind kind, String thing, @Nullable LocalDate first, long unknown) {}
+
+  @Query(
+      """
+      select new velvetcrock.drawer.LotRepository$First(
+        l.kind, l.thingKey, min(l.since), count(l) - count(l.since))
+      from LotRow l group by l.kind, l.thingKey""")
+  List<First> firsts();
+
+  /** Those with something in them, of some kinds; those to be used first in front. */
+  @Query(
+      """
+      select l from LotRow l where l.standing and l.kind in :kinds and l.amount > 0
+      order by l.goodUntil nulls last, l.since nulls last, l.createdAt""")
+  List<LotRow> filled(Collection<LotDetails.Kind> kinds, Limit most);
+
+  @Query("select l from LotRow l where l.id in :ids")
+  List<LotRow> among(Collection<UUID> ids);
 
   List<LotRow> findAll();
 }

@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
@@ -37,6 +38,9 @@ class LotRow {
   private double most;
   private @Nullable LocalDate goodUntil;
   private @Nullable LocalDate since;
+
+  /** Null where nobody has said so yet. */
+  private @Nullable Instant lastTakenAt;
 
   @Embedded private Kept kept;
 
@@ -72,6 +76,8 @@ class LotRow {
     most = lot.most();
     goodUntil = lot.goodUntil(catalogue).orElse(null);
     since = lot.since().orElse(null);
+    lastTakenAt =
+        lot.takings().stream().map(Lot.Taking::at).max(Comparator.naturalOrder()).orElse(createdAt);
     kept = keeping;
   }
 }

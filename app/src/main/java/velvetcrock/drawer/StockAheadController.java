@@ -1,5 +1,7 @@
 package velvetcrock.drawer;
 
+import java.time.Duration;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -23,6 +25,9 @@ import velvetcrock.web.SameUntilChanged;
 /** Stock-taking ahead: what runs out or goes over, and what to do by when. */
 @Controller
 class StockAheadController {
+  /** Lots that were last taken from before say nothing of the habit. */
+  private static final Duration LOOKS_BACK = Duration.ofDays(367);
+
   private static final Map<String, Season> SEASONS = Season.shipped();
 
   private final Drawer drawer;
@@ -44,9 +49,6 @@ class StockAheadController {
     this.catalogues = catalogues;
   }
 
-  /** All lots of one thing. */
-  private record Shelf(LotDetails.Kind kind, String thing) {}
-
   @SameUntilChanged(held = true)
   @GetMapping("/drawer/ahead")
   String ahead(Model model) {
@@ -54,11 +56,13 @@ class StockAheadController {
     Formats fmt = households.formats(house);
     Catalogue catalogue = catalogues.current();
     Map<UUID, Double> promised = promises.promised();
-    Map<Shelf, List<LotRecord>> shelves = new LinkedHashMap<>();
-    for (LotRecord lot : drawer.all()) {
+    Map<Drawer.Thing, LocalDate> firsts = drawer.firsts(fmt.today());
+    Map<Drawer.Thing, List<LotRecord>> shelves = new LinkedHashMap<>();
+    for (LotRecord lot : drawer.since(fmt.now().minus(LOOKS_BACK))) {
       LotDetails details = lot.lot().details();
       shelves
-          .computeIfAbsent(new Shelf(details.kind(), details.thing()), s -> new ArrayList<>())
+          .computeIfAbsent(
+              new Drawer.Thing(details.kind(), details.thing()), s -> new ArrayList<>())
           .add(lot);
     }
     LotWords words = new LotWords(catalogue, fmt);
@@ -68,19 +72,19 @@ class StockAheadController {
           StockAhead.Thing thing =
               StockAhead.Thing.of(
                   lots.stream().map(LotRecord::lot).toList(),
+                  firsts.getOrDefault(shelf, fmt.today()),
                   lots.stream().mapToDouble(l -> promised.getOrDefault(l.id(), 0.0)).sum(),
-                  shelf.kind() == LotDetails.Kind.HERB ? SEASONS.get(shelf.thing()) : null,
+                  shelf.kind() == LotDetails.Kind.HERB ? SEASONS.get(shelf.key()) : null,
                   catalogue,
-                  fmt.today(),
                   house.zone());
           looked.add(
               new StockAheadView.Named(
-                  words.thing(shelf.kind(), shelf.thing()),
+                  words.thing(shelf.kind(), shelf.key()),
                   shelf.kind(),
                   "/drawer/of/"
                       + shelf.kind()
                       + "/"
-                      + (shelf.thing().isEmpty() ? "any" : shelf.thing()),
+                      + (shelf.key().isEmpty() ? "any" : shelf.key()),
                   StockAhead.of(thing, fmt.today())));
         });
     looked.sort(

@@ -5,7 +5,6 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
-import velvetcrock.core.heat.Settled;
 
 /** What one run on one setting turned out to be. */
 @Entity
@@ -34,17 +33,5 @@ class ApplianceRun {
     this.rippleCelsius = run.settled().rippleC();
     this.overshootCelsius = run.settled().overshootC();
     this.settleMinutes = run.settled().minutes();
-  }
-
-  UUID applianceId() {
-    return applianceId;
-  }
-
-  String setting() {
-    return setting;
-  }
-
-  Settled settled() {
-    return new Settled(settledCelsius, rippleCelsius, overshootCelsius, settleMinutes);
   }
 }

@@ -3,13 +3,11 @@ package velvetcrock.kitchen;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.DoubleSummaryStatistics;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Range;
@@ -74,39 +72,19 @@ public class Appliances {
   /** All of the household's, the oldest first. */
   @Transactional(readOnly = true)
   public List<Owned> all() {
-    Map<UUID, Map<String, List<Settled>>> learned = new LinkedHashMap<>();
-    for (ApplianceRun run : runs.findAllByOrderByBegunAt()) {
-      learned
-          .computeIfAbsent(run.applianceId(), id -> new LinkedHashMap<>())
-          .computeIfAbsent(run.setting(), s -> new ArrayList<>())
-          .add(run.settled());
-    }
+    Map<UUID, List<Learned>> learned =
+        runs.taught().stream()
+            .collect(
+                Collectors.groupingBy(
+                    ApplianceRunRepository.Taught::applianceId,
+                    Collectors.mapping(
+                        ApplianceRunRepository.Taught::learned, Collectors.toList())));
     return appliances.findAllByOrderByCreatedAt().stream()
         .map(
             a ->
                 new Owned(
-                    a.id(),
-                    a.name(),
-                    a.kind(),
-                    a.holds(),
-                    learned.getOrDefault(a.id(), Map.of()).entrySet().stream()
-                        .map(e -> learned(e.getKey(), e.getValue()))
-                        .sorted((x, y) -> Double.compare(x.settled().meanC(), y.settled().meanC()))
-                        .toList()))
+                    a.id(), a.name(), a.kind(), a.holds(), learned.getOrDefault(a.id(), List.of())))
         .toList();
-  }
-
-  private static Learned learned(String setting, List<Settled> all) {
-    DoubleSummaryStatistics means = all.stream().mapToDouble(Settled::meanC).summaryStatistics();
-    return new Learned(setting, all.size(), mean(all), new Range(means.getMin(), means.getMax()));
-  }
-
-  private static Settled mean(List<Settled> all) {
-    return new Settled(
-        all.stream().mapToDouble(Settled::meanC).average().orElseThrow(),
-        all.stream().mapToDouble(Settled::rippleC).average().orElseThrow(),
-        all.stream().mapToDouble(Settled::overshootC).average().orElseThrow(),
-        all.stream().mapToDouble(Settled::minutes).average().orElseThrow());
   }
 
   /**

@@ -94,17 +94,15 @@ public class Catalogues {
   private Catalogue load() {
     return reading.execute(
         status ->
-            shipped
-                .with(additions(things.findAllByOrderByName()))
-                .with(together(speeds.findAll())));
+            shipped.with(additions(things.findAllByOrderByName())).with(together(speeds.taught())));
   }
 
-  private static Map<Speed.HerbInOil, Speed> together(List<SpeedLesson> lessons) {
+  private static Map<Speed.HerbInOil, Speed> together(List<SpeedLessonRepository.Taught> taught) {
     return SpeedFit.each(
-        lessons.stream()
+        taught.stream()
             .collect(
-                Collectors.groupingBy(
-                    SpeedLesson::of, Collectors.mapping(SpeedLesson::jar, Collectors.toList()))));
+                Collectors.toMap(
+                    SpeedLessonRepository.Taught::of, SpeedLessonRepository.Taught::shown)));
   }
 
   /**

@@ -59,12 +59,4 @@ public class SpeedLesson {
    * @param trial which did
    */
   public record Teacher(@Nullable UUID batch, @Nullable UUID trial) {}
-
-  Speed.HerbInOil of() {
-    return new Speed.HerbInOil(herb, part, cut, carrier, way);
-  }
-
-  SpeedFit.Jar jar() {
-    return new SpeedFit.Jar(logSpeed, within, trialId != null);
-  }
 }

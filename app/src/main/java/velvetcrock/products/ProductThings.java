@@ -283,13 +283,9 @@ class ProductThings {
     add(headings, "Straight from the cloth", cloths);
     LotWords words = new LotWords(catalogue, fmt);
     List<Choice> lots = new ArrayList<>();
-    for (LotRecord lot : drawer.all()) {
-      LotDetails.Kind kind = lot.lot().details().kind();
-      boolean fits = kind == LotDetails.Kind.CARRIER || kind == LotDetails.Kind.WAX;
-      if (fits && lot.lot().standing() && lot.lot().amount() > 0) {
-        lots.add(
-            new Choice("lot:" + lot.id(), words.name(lot.lot()) + ", " + words.amount(lot.lot())));
-      }
+    for (LotRecord lot : drawer.filled(LotDetails.Kind.CARRIER, LotDetails.Kind.WAX)) {
+      lots.add(
+          new Choice("lot:" + lot.id(), words.name(lot.lot()) + ", " + words.amount(lot.lot())));
     }
     add(headings, "From the drawer", lots);
     add(

@@ -47,13 +47,8 @@ class RecipeStart {
     if (id.isEmpty() || !recipes.has(id.get())) {
       return Optional.empty();
     }
-    List<Recipes.Version> all = recipes.versions(id.get());
     String number = recipe.length() > 37 ? recipe.substring(37) : "";
-    Recipes.Version version =
-        all.stream()
-            .filter(v -> String.valueOf(v.number()).equals(number))
-            .findFirst()
-            .orElse(all.get(0));
+    Recipes.Version version = recipes.version(id.get(), number);
     RecipeBody body = version.body();
     Formats fmt = households.formats(households.current());
     LocalDate today = fmt.today();

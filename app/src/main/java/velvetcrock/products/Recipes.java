@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -22,6 +23,7 @@ import velvetcrock.web.NotFound;
 @Service
 public class Recipes {
   private static final int MOST = 200;
+  private static final int MOST_VERSIONS = 50;
   private static final int LONGEST_NAME = 120;
   private static final int LONGEST_NOTES = 2000;
 
@@ -77,14 +79,34 @@ public class Recipes {
   }
 
   /**
-   * A recipe's versions, the newest first.
+   * A recipe's newest versions, the newest first.
    *
    * @throws NotFound if there is no such recipe here
    */
   @Transactional(readOnly = true)
   List<Version> versions(UUID id) {
     recipes.findById(id).orElseThrow(Recipes::none);
-    return versions.findByRecipeIdOrderByNumberDesc(id).stream().map(this::version).toList();
+    return newest(id, MOST_VERSIONS);
+  }
+
+  private List<Version> newest(UUID id, int most) {
+    return versions.findByRecipeIdOrderByNumberDesc(id, Limit.of(most)).stream()
+        .map(this::version)
+        .toList();
+  }
+
+  /** A version by its number as typed; the newest where there is none of that. */
+  @Transactional(readOnly = true)
+  Version version(UUID id, String number) {
+    return number.matches("[0-9]{1,6}")
+        ? version(id, Integer.parseInt(number)).orElseGet(() -> newest(id, 1).get(0))
+        : newest(id, 1).get(0);
+  }
+
+  /** A version by its number; empty where there is none. */
+  @Transactional(readOnly = true)
+  Optional<Version> version(UUID id, int number) {
+    return versions.findByRecipeIdAndNumber(id, number).map(this::version);
   }
 
   private Version version(RecipeVersion row) {
@@ -135,7 +157,7 @@ public class Recipes {
   void revise(UUID id, RecipeBody body) {
     check(body);
     Recipe recipe = recipes.findById(id).orElseThrow(Recipes::none);
-    Version last = versions(id).get(0);
+    Version last = newest(id, 1).get(0);
     List<String> changes =
         new ArrayList<>(
             body.changedFrom(

@@ -141,9 +141,8 @@ class RecipesController {
   @GetMapping("/products/recipes/{id}/{number}.json")
   ResponseEntity<String> download(@PathVariable("id") UUID recipe, @PathVariable int number) {
     Recipes.Version version =
-        recipes.versions(recipe).stream()
-            .filter(v -> v.number() == number)
-            .findFirst()
+        recipes
+            .version(recipe, number)
             .orElseThrow(() -> new NotFound("There is no such version."));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("application/ld+json"))

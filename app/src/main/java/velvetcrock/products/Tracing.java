@@ -1,6 +1,7 @@
 package velvetcrock.products;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -113,13 +115,12 @@ class Tracing {
     products.troubled().forEach(p -> all.put(p.id(), p));
     products.newest(MOST_COMPARED).forEach(p -> all.put(p.id(), p));
     Map<UUID, List<UUID>> lots = traces.lots(List.copyOf(all.keySet()));
-    LotWords words = new LotWords(catalogues.current(), fmt);
-    Map<UUID, String> names = new HashMap<>();
+    Map<UUID, String> names = lotNames(lots.values(), fmt);
     List<Seen> tins = new ArrayList<>();
     for (ProductRecord product : all.values()) {
       Set<String> inAll = contents(product.state());
       for (UUID lot : lots.getOrDefault(product.id(), List.of())) {
-        inAll.add(names.computeIfAbsent(lot, id -> lotName(id, words)));
+        inAll.add(names.getOrDefault(lot, "a lot that is no more"));
       }
       for (ProductState.Tin tin : product.state().filling().tins()) {
         Set<String> contents = new LinkedHashSet<>(inAll);
@@ -133,11 +134,15 @@ class Tracing {
     return tins;
   }
 
-  private String lotName(UUID id, LotWords words) {
-    return drawer
-        .find(id)
-        .map(lot -> "lot: " + words.name(lot.lot()) + ", " + words.origin(lot.lot()))
-        .orElse("a lot that is no more");
+  private Map<UUID, String> lotNames(Collection<List<UUID>> lots, Formats fmt) {
+    LotWords words = new LotWords(catalogues.current(), fmt);
+    Map<UUID, String> names = new HashMap<>();
+    drawer
+        .among(lots.stream().flatMap(List::stream).collect(Collectors.toSet()))
+        .forEach(
+            (id, lot) ->
+                names.put(id, "lot: " + words.name(lot.lot()) + ", " + words.origin(lot.lot())));
+    return names;
   }
 
   private Set<String> contents(ProductState state) {

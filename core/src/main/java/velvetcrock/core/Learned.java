@@ -23,17 +23,15 @@ public record Learned(double mean, Range range, int count) {
    * @param own what was seen
    */
   public static Learned of(double typical, double spread, double... own) {
-    double weight = PRIOR_WEIGHT + own.length;
-    double sum = PRIOR_WEIGHT * typical;
-    for (double one : own) {
-      sum += one;
-    }
-    double mean = sum / weight;
-    double squares = PRIOR_WEIGHT * spread * spread;
-    for (double one : own) {
-      squares += (one - mean) * (one - mean);
-    }
+    return of(typical, spread, Seen.of(own));
+  }
+
+  /** The same where only that is known of what was seen. */
+  public static Learned of(double typical, double spread, Seen own) {
+    double weight = PRIOR_WEIGHT + own.count();
+    double mean = (PRIOR_WEIGHT * typical + own.sum()) / weight;
+    double squares = PRIOR_WEIGHT * spread * spread + own.squaresAbout(mean);
     double half = EIGHTY_PERCENT * Math.sqrt(squares / weight) * Math.sqrt(1 + 1 / weight);
-    return new Learned(mean, new Range(mean - half, mean + half), own.length);
+    return new Learned(mean, new Range(mean - half, mean + half), (int) own.count());
   }
 }

@@ -1,11 +1,11 @@
 package velvetcrock.core.colour;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetcrock.core.Range;
+import velvetcrock.core.Seen;
 import velvetcrock.core.materia.Speed;
 
 /**
@@ -121,39 +121,50 @@ public final class SpeedFit {
    * What all jars and trials show together, of each thing whose speed was learned: what holds
    * however a herb is drawn holds for every way of drawing it.
    */
-  public static Map<Speed.HerbInOil, Speed> each(Map<Speed.HerbInOil, List<Jar>> jars) {
+  public static Map<Speed.HerbInOil, Speed> each(Map<Speed.HerbInOil, Shown> shown) {
     Map<Speed.HerbInOil, Speed> speeds = new HashMap<>();
-    jars.forEach(
+    shown.forEach(
         (of, its) -> {
-          List<Jar> all = new ArrayList<>(its);
-          if (of.way() != null) {
-            all.addAll(jars.getOrDefault(of.anyWay(), List.of()));
-          }
-          speeds.put(of, together(all));
+          Shown besides = of.way() == null ? null : shown.get(of.anyWay());
+          speeds.put(of, together(besides == null ? its : its.plus(besides)));
         });
     return speeds;
   }
 
+  /**
+   * What jars and trials show.
+   *
+   * @param logSpeeds natural logarithms of their speeds
+   * @param trials how many of them are trials
+   */
+  public record Shown(Seen logSpeeds, int trials) {
+    /** Of some. */
+    public static Shown of(List<Jar> jars) {
+      return new Shown(
+          Seen.of(jars.stream().mapToDouble(Jar::logSpeed).toArray()),
+          (int) jars.stream().filter(Jar::judged).count());
+    }
+
+    Shown plus(Shown other) {
+      return new Shown(logSpeeds.plus(other.logSpeeds), trials + other.trials);
+    }
+  }
+
   /** What all jars and trials of one herb, part, cut and oil show together. */
-  public static Speed together(List<Jar> jars) {
-    int trials = (int) jars.stream().filter(Jar::judged).count();
-    if (jars.size() < Speed.MOVES_FROM) {
-      return Speed.unknown(jars.size() - trials, trials);
+  public static Speed together(Shown all) {
+    int trials = all.trials();
+    int jars = (int) all.logSpeeds().count() - trials;
+    if (jars + trials < Speed.MOVES_FROM) {
+      return Speed.unknown(jars, trials);
     }
-    double weight = PRIOR_JARS + jars.size();
-    double mean = jars.stream().mapToDouble(Jar::logSpeed).sum() / weight;
-    double squares = PRIOR_JARS * PRIOR_SPREAD * PRIOR_SPREAD;
-    for (Jar jar : jars) {
-      squares += (jar.logSpeed() - mean) * (jar.logSpeed() - mean);
-    }
+    double weight = PRIOR_JARS + jars + trials;
+    double mean = all.logSpeeds().sum() / weight;
+    double squares = PRIOR_JARS * PRIOR_SPREAD * PRIOR_SPREAD + all.logSpeeds().squaresAbout(mean);
     double half =
         Math.min(
             Math.log(Speed.UNKNOWN_WITHIN),
             EIGHTY_PERCENT * Math.sqrt(squares / weight) * Math.sqrt(1 / weight));
     return new Speed(
-        Math.exp(mean),
-        new Range(Math.exp(mean - half), Math.exp(mean + half)),
-        jars.size() - trials,
-        trials);
+        Math.exp(mean), new Range(Math.exp(mean - half), Math.exp(mean + half)), jars, trials);
   }
 }

@@ -125,15 +125,17 @@ public record StockAhead(
     /**
      * A thing of the drawer with its lots.
      *
-     * @param lots all of one thing, at least one; those that are used up among them, for the habit
+     * @param lots of one thing, at least one: all that there are, and those that were taken from in
+     *     the past year, for the habit
+     * @param since since when there has been any of it; see {@link #since}
      * @param season when it is gathered; null for what is bought
      */
     public static Thing of(
         List<Lot> lots,
+        LocalDate since,
         double promised,
         @Nullable Season season,
         Catalogue catalogue,
-        LocalDate today,
         ZoneId zone) {
       List<Held> held =
           lots.stream()
@@ -146,12 +148,21 @@ public record StockAhead(
               .flatMap(lot -> lot.takings().stream())
               .map(t -> new Used(t.at().atZone(zone).toLocalDate(), t.amount()))
               .toList();
-      LocalDate since =
-          lots.stream()
-              .map(lot -> lot.since().orElse(today.minusMonths(MONTHS_AHEAD)))
-              .min(Comparator.naturalOrder())
-              .orElse(today);
       return new Thing(held, used, since, promised, refill(lots.get(0), season, catalogue));
+    }
+
+    /**
+     * Since when there has been any.
+     *
+     * @param first the earliest day that is known of a lot; null where none is
+     * @param unknown whether there is a lot of which nobody knows: taken as a year old
+     */
+    public static LocalDate since(@Nullable LocalDate first, boolean unknown, LocalDate today) {
+      LocalDate yearAgo = today.minusMonths(MONTHS_AHEAD);
+      if (first == null) {
+        return unknown ? yearAgo : today;
+      }
+      return unknown && yearAgo.isBefore(first) ? yearAgo : first;
     }
 
     private static Refill refill(Lot lot, @Nullable Season season, Catalogue catalogue) {

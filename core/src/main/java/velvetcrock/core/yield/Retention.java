@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import velvetcrock.core.Learned;
 import velvetcrock.core.Range;
+import velvetcrock.core.Seen;
 import velvetcrock.core.materia.Part;
 
 /**
@@ -18,11 +19,16 @@ public record Retention(double mlPerG, Range range, int batches) {
   private static final double PRIOR_SPREAD = 0.25;
 
   /**
-   * What one batch of the household's own showed.
+   * What batches of the household's own showed.
    *
    * @param mlPerG oil kept per g of dry matter, already divided by the factor of its cut
    */
-  public record Own(Part part, Expression expression, double mlPerG) {}
+  public record Own(Part part, Expression expression, Seen mlPerG) {
+    /** What one batch showed. */
+    public Own(Part part, Expression expression, double mlPerG) {
+      this(part, expression, Seen.of(mlPerG));
+    }
+  }
 
   /**
    * The expectation for a part and a way of expressing, from all that is known. Whatever was
@@ -83,7 +89,7 @@ public record Retention(double mlPerG, Range range, int batches) {
         PRIOR_SPREAD * typical,
         experience.stream()
             .filter(o -> o.part() == part && o.expression() == expression)
-            .mapToDouble(Own::mlPerG)
-            .toArray());
+            .map(Own::mlPerG)
+            .reduce(Seen.NONE, Seen::plus));
   }
 }

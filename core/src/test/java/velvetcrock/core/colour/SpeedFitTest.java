@@ -79,13 +79,13 @@ class SpeedFitTest {
   @Test
   void fromThreeJarsOnItMovesAndDrawsTowardsWhatIsReckoned() {
     Jar fast = new Jar(Math.log(2), 0.1);
-    assertThat(SpeedFit.together(List.of(fast, fast))).isEqualTo(Speed.unknown(2, 0));
-    assertThat(SpeedFit.together(List.of(fast, fast)).moves()).isFalse();
+    assertThat(together(List.of(fast, fast))).isEqualTo(Speed.unknown(2, 0));
+    assertThat(together(List.of(fast, fast)).moves()).isFalse();
 
-    Speed three = SpeedFit.together(List.of(fast, fast, fast));
+    Speed three = together(List.of(fast, fast, fast));
     assertThat(three.moves()).isTrue();
     assertThat(three.factor()).isCloseTo(Math.pow(2, 0.6), within(1e-9));
-    Speed many = SpeedFit.together(IntStream.range(0, 30).mapToObj(i -> fast).toList());
+    Speed many = together(IntStream.range(0, 30).mapToObj(i -> fast).toList());
     assertThat(many.factor()).isBetween(three.factor(), 2.0);
     assertThat(many.range().high() / many.range().low())
         .isLessThan(three.range().high() / three.range().low());
@@ -99,7 +99,7 @@ class SpeedFitTest {
         IntStream.range(0, 3 + random.nextInt(20))
             .mapToObj(i -> new Jar(random.nextGaussian(), 0.2))
             .collect(Collectors.toList());
-    Speed speed = SpeedFit.together(jars);
+    Speed speed = together(jars);
 
     assertThat(speed.factor()).isBetween(speed.range().low(), speed.range().high());
     assertThat(speed.range().high() / speed.range().low())
@@ -116,9 +116,8 @@ class SpeedFitTest {
   @Test
   void thePullMovesWithItAndGrowsNarrower() {
     Speed unknown = Speed.UNKNOWN;
-    Speed slow =
-        SpeedFit.together(IntStream.range(0, 8).mapToObj(i -> new Jar(-0.5, 0.1)).toList());
-    Speed fast = SpeedFit.together(IntStream.range(0, 8).mapToObj(i -> new Jar(0.5, 0.1)).toList());
+    Speed slow = together(IntStream.range(0, 8).mapToObj(i -> new Jar(-0.5, 0.1)).toList());
+    Speed fast = together(IntStream.range(0, 8).mapToObj(i -> new Jar(0.5, 0.1)).toList());
 
     assertThat(pull(slow).pull()).isLessThan(pull(unknown).pull() - 0.05);
     assertThat(pull(fast).pull()).isGreaterThan(pull(unknown).pull() + 0.05);
@@ -133,10 +132,14 @@ class SpeedFitTest {
 
   @Test
   void theWindowMovesInDaysAndNeverPastItsLatest() {
-    Speed fast = SpeedFit.together(List.of(new Jar(1, 0), new Jar(1, 0), new Jar(1, 0)));
+    Speed fast = together(List.of(new Jar(1, 0), new Jar(1, 0), new Jar(1, 0)));
     assertThat(fast.days(35, 56)).isEqualTo(Math.round(35 / fast.factor()));
-    Speed slow = SpeedFit.together(List.of(new Jar(-2, 0), new Jar(-2, 0), new Jar(-2, 0)));
+    Speed slow = together(List.of(new Jar(-2, 0), new Jar(-2, 0), new Jar(-2, 0)));
     assertThat(slow.days(35, 56)).isEqualTo(56);
     assertThat(Speed.UNKNOWN.days(35, 56)).isEqualTo(35);
+  }
+
+  private static Speed together(List<Jar> jars) {
+    return SpeedFit.together(SpeedFit.Shown.of(jars));
   }
 }

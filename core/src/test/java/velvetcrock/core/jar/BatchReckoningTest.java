@@ -139,7 +139,7 @@ class BatchReckoningTest {
     say(35, strained(340));
     List<Retention.Own> lesson = reckoning().lesson();
     assertThat(lesson).hasSize(1);
-    assertThat(lesson.get(0).mlPerG()).isBetween(1.4, 2.0);
+    assertThat(lesson.get(0).mlPerG().mean()).isBetween(1.4, 2.0);
   }
 
   @ParameterizedTest

@@ -9,6 +9,7 @@ import java.time.Month;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -76,8 +77,14 @@ class StockAheadTest {
   }
 
   private static StockAhead ahead(List<Lot> lots, double promised, @Nullable Season season) {
+    List<LocalDate> known = lots.stream().flatMap(lot -> lot.since().stream()).toList();
+    LocalDate since =
+        StockAhead.Thing.since(
+            known.stream().min(Comparator.naturalOrder()).orElse(null),
+            known.size() < lots.size(),
+            TODAY);
     return StockAhead.of(
-        StockAhead.Thing.of(lots, promised, season, CATALOGUE, TODAY, ZoneOffset.UTC), TODAY);
+        StockAhead.Thing.of(lots, since, promised, season, CATALOGUE, ZoneOffset.UTC), TODAY);
   }
 
   private static StockAhead.Todo todo(StockAhead ahead, Doing doing) {

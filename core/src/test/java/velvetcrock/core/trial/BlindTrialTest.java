@@ -173,7 +173,12 @@ class BlindTrialTest {
     SpeedFit.Jar colour = new SpeedFit.Jar(0.4, 0.1);
     SpeedFit.Jar trial = new SpeedFit.Jar(0.9, 0.5, true);
     Map<Speed.HerbInOil, Speed> speeds =
-        SpeedFit.each(Map.of(COLD.anyWay(), List.of(colour, colour), WARM, List.of(trial)));
+        SpeedFit.each(
+            Map.of(
+                COLD.anyWay(),
+                SpeedFit.Shown.of(List.of(colour, colour)),
+                WARM,
+                SpeedFit.Shown.of(List.of(trial))));
     Catalogue catalogue = Catalogue.shipped().with(speeds);
 
     Speed warm = catalogue.speed(WARM);

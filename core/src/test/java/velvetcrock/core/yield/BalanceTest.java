@@ -139,7 +139,7 @@ class BalanceTest {
     List<Own> learned = Strainer.learn(600, 540, YARROW, Expression.SQUEEZE);
 
     assertThat(learned).hasSize(1);
-    assertThat(learned.get(0).mlPerG()).isCloseTo((600 - 540 - 9) / 54.0, within(1e-9));
+    assertThat(learned.get(0).mlPerG().mean()).isCloseTo((600 - 540 - 9) / 54.0, within(1e-9));
     assertThat(Strainer.predict(600, YARROW, Expression.SQUEEZE, learned).yieldMl())
         .isGreaterThan(Strainer.predict(600, YARROW, Expression.SQUEEZE).yieldMl());
     assertThatThrownBy(() -> Strainer.learn(600, 700, YARROW, Expression.SQUEEZE))
