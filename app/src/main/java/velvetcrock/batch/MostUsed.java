@@ -7,17 +7,20 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.UsedFirst;
 
-/** The herbs and oils that a household charges most often, for the heads of its lists. */
+/**
+ * The herbs and oils that a household charged most often in its newest jars, for the heads of its
+ * lists.
+ */
 @Component
 class MostUsed implements UsedFirst {
   private static final String USED =
       """
+      with newest as (select state -> 'charge' as charge from batch
+        where household_id = ? order by created_at desc limit 100)
       select key from (
-        select h ->> 'herb' as key from batch b, jsonb_array_elements(b.state -> 'charge' -> 'herbs') h
-          where b.household_id = ?
+        select h ->> 'herb' as key from newest, jsonb_array_elements(charge -> 'herbs') h
         union all
-        select o ->> 'carrier' from batch b, jsonb_array_elements(b.state -> 'charge' -> 'carriers') o
-          where b.household_id = ?) used
+        select o ->> 'carrier' from newest, jsonb_array_elements(charge -> 'carriers') o) used
       group by key order by count(*) desc, key""";
 
   private final JdbcTemplate jdbc;
@@ -31,6 +34,6 @@ class MostUsed implements UsedFirst {
   @Override
   @Transactional(readOnly = true)
   public List<String> keys() {
-    return jdbc.queryForList(USED, String.class, current.id(), current.id());
+    return jdbc.queryForList(USED, String.class, current.id());
   }
 }

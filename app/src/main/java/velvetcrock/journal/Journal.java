@@ -35,6 +35,16 @@ public class Journal {
       "(select * from journal where household_id = ? order by happened_at desc, id limit 3000)"
           + " newest where true";
 
+  /** The newest of each of some kinds. */
+  private static final int NEWEST_OF_A_KIND = 3000;
+
+  private static final String NEWEST_OF_KINDS =
+      "(select newest.* from unnest(?::text[]) wanted (kind), household at, lateral (select * from"
+          + " journal j where j.household_id = at.id and j.kind = wanted.kind"
+          + " order by j.happened_at desc limit "
+          + NEWEST_OF_A_KIND
+          + ") newest where at.id = ?) newest where true";
+
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
 
@@ -115,7 +125,7 @@ public class Journal {
   public List<JournalLine> find(Search search, int skip, int most) {
     Conditions conditions = new Conditions(search);
     if (!query(search.words()).isEmpty()) {
-      List<JournalLine> among = find(conditions, NEWEST, skip, most);
+      List<JournalLine> among = find(conditions, NEWEST, List.of(current.id()), skip, most);
       if (among.size() == most) {
         return among;
       }
@@ -124,15 +134,24 @@ public class Journal {
       jdbc.execute("set local enable_seqscan = off");
       jdbc.execute("set local enable_indexscan = off");
     }
-    return find(conditions, ALL, skip, most);
+    if (!search.kinds().isEmpty()) {
+      String[] kinds = search.kinds().toArray(String[]::new);
+      List<Object> values = List.of(kinds, current.id());
+      List<JournalLine> among = find(conditions, NEWEST_OF_KINDS, values, skip, most);
+      if (among.size() == most || search.kinds().stream().noneMatch(this::manyOf)) {
+        return among;
+      }
+    }
+    return find(conditions, ALL, List.of(current.id()), skip, most);
   }
 
   /**
    * Finds lines among some. A word that is everywhere is found soonest among the newest lines, and
    * one that is rare by the index of words; which it is, only trying tells.
    */
-  private List<JournalLine> find(Conditions conditions, String among, int skip, int most) {
-    List<Object> values = new ArrayList<>(List.of(current.id()));
+  private List<JournalLine> find(
+      Conditions conditions, String among, List<Object> of, int skip, int most) {
+    List<Object> values = new ArrayList<>(of);
     values.addAll(conditions.values);
     values.add(skip);
     values.add(most);
@@ -143,6 +162,17 @@ public class Journal {
             + " order by happened_at desc, id offset ? limit ?",
         (row, number) -> line(row),
         values.toArray());
+  }
+
+  /** Whether there are more of a kind than its newest. */
+  private boolean manyOf(String kind) {
+    return !jdbc.queryForList(
+            "select 1 from journal where household_id = ? and kind = ?"
+                + " order by happened_at desc offset ? limit 1",
+            current.id(),
+            kind,
+            NEWEST_OF_A_KIND)
+        .isEmpty();
   }
 
   /** A search as the database takes it. */

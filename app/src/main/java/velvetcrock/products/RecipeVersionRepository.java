@@ -15,7 +15,7 @@ interface RecipeVersionRepository extends JpaRepository<RecipeVersion, UUID> {
   Optional<RecipeVersion> findByRecipeIdAndNumber(UUID recipeId, int number);
 
   @Query(
-      "select v from RecipeVersion v where v.number ="
-          + " (select max(w.number) from RecipeVersion w where w.recipeId = v.recipeId)")
+      "select v from Recipe r join RecipeVersion v on v.recipeId = r.id and v.number ="
+          + " (select max(w.number) from RecipeVersion w where w.recipeId = r.id)")
   List<RecipeVersion> newest();
 }
