@@ -3,7 +3,6 @@ package velvetcrock.web;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
-import java.util.function.UnaryOperator;
 import velvetcrock.core.measure.FiguresInText;
 import velvetcrock.core.measure.FiguresInText.Figure;
 import velvetcrock.core.measure.Units;
@@ -13,53 +12,57 @@ import velvetcrock.core.measure.Units;
  * figure that has its other behind it already ({@code 3 tbsp (45 ml)}) stays as it is.
  */
 final class OwnWords {
-  private static final int MOST_TEXTS = 20_000;
+  private static final int MOST_TEXTS = 4_000;
+  private static final int MOST_HABITS = 16;
 
   /** The same few thousand texts are on every page: each is put into words once. */
-  private static final Cache<Asked, String> WRITTEN =
-      Caffeine.newBuilder().maximumSize(MOST_TEXTS).build();
+  private static final Cache<Habits, Written> WRITTEN =
+      Caffeine.newBuilder().maximumSize(MOST_HABITS).build();
 
-  private enum Manner {
-    PLAIN,
-    WITH_OTHER,
-    MARKED
+  /** All that the words of a text depend on besides it. */
+  private record Habits(Units units, Customs customs) {}
+
+  /** Texts as they were put into words, by what they were; looked up a thousand times a page. */
+  private record Written(
+      Cache<String, String> plain, Cache<String, String> withOther, Cache<String, String> marked) {
+    Written() {
+      this(texts(), texts(), texts());
+    }
+
+    private static Cache<String, String> texts() {
+      return Caffeine.newBuilder().maximumSize(MOST_TEXTS).build();
+    }
   }
-
-  /** All that the words of a text depend on. */
-  private record Asked(Units units, Customs customs, Manner manner, String text) {}
 
   private final Formats formats;
   private final Formats other;
   private final FiguresInText finder;
+  private final Written written;
 
   OwnWords(Formats formats) {
     this.formats = formats;
     this.other = formats.other();
     this.finder = new FiguresInText(formats.units().kitchen());
+    this.written =
+        WRITTEN.get(new Habits(formats.units(), formats.customs()), habits -> new Written());
   }
 
   /** A text in own units and spelling. */
   String text(String text) {
-    return once(Manner.PLAIN, text, t -> written(t, (own, said) -> own));
+    return written.plain().get(text, t -> written(t, (own, said) -> own));
   }
 
   /** The same, with the other unit in brackets behind whatever was put into another. */
   String withOther(String text) {
-    return once(
-        Manner.WITH_OTHER,
-        text,
-        t -> written(t, (own, said) -> own.equals(said) ? own : own + " (" + said + ")"));
-  }
-
-  private String once(Manner manner, String text, UnaryOperator<String> writing) {
-    return WRITTEN.get(
-        new Asked(formats.units(), formats.customs(), manner, text),
-        asked -> writing.apply(asked.text()));
+    return written
+        .withOther()
+        .get(
+            text, t -> written(t, (own, said) -> own.equals(said) ? own : own + " (" + said + ")"));
   }
 
   /** The same as markup, each figure with its other unit for whoever points at it. */
   String marked(String typeset) {
-    return once(Manner.MARKED, typeset, this::markedAnew);
+    return written.marked().get(typeset, this::markedAnew);
   }
 
   private String markedAnew(String typeset) {

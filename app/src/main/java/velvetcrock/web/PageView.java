@@ -27,7 +27,10 @@ public class PageView extends ThymeleafView {
     super.renderFragment(markupSelectorsToRender, model, new Drawn(request), response);
   }
 
-  /** The request of one page while it is drawn, by one thread. */
+  /**
+   * The request of one page while it is drawn, by one thread; what is put into it meanwhile is for
+   * the page alone.
+   */
   private static final class Drawn extends HttpServletRequestWrapper {
     private final Map<String, @Nullable Object> seen = new HashMap<>();
 
@@ -46,13 +49,11 @@ public class PageView extends ThymeleafView {
     @Override
     public void setAttribute(String name, @Nullable Object value) {
       seen.put(name, value);
-      super.setAttribute(name, value);
     }
 
     @Override
     public void removeAttribute(String name) {
-      seen.remove(name);
-      super.removeAttribute(name);
+      seen.put(name, null);
     }
   }
 
