@@ -132,7 +132,10 @@ class ProductsFollowTest extends ProductHouse {
                 null,
                 UUID.randomUUID().toString()));
     assertThat(again(made).bestBefore()).isAfter(until);
-    jdbc.update("update product set reckoned_by = 1 where code = ?", made.code());
+    jdbc.update(
+        "update product set reckoned_by = 1 where code = ? and household_id = ?",
+        made.code(),
+        house.id());
 
     upgraded();
     assertThat(again(made).bestBefore()).isEqualTo(until);

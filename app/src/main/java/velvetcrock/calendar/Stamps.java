@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,9 +51,13 @@ class Stamps {
   /** The stamps of happenings by their uid; what changed since it was last told is noted. */
   @Transactional
   Map<String, Stamp> stamp(List<Happening> happenings) {
-    // two who read at once take turns, so that no number is given twice
-    jdbc.queryForList("select id from household where id = ? for update", current.id());
-    Map<String, Told> told = told(happenings.stream().map(Happening::uid).toList());
+    List<String> uids = happenings.stream().map(Happening::uid).toList();
+    Map<String, Told> told = told(uids);
+    if (!happenings.stream().allMatch(h -> stands(h, told.get(h.uid())))) {
+      // two who read at once take turns, so that no number is given twice
+      jdbc.queryForList("select id from household where id = ? for update", current.id());
+      told.putAll(told(uids));
+    }
     Map<String, Stamp> stamps = new HashMap<>();
     for (Happening h : happenings) {
       stamps.put(h.uid(), stamp(h, told.get(h.uid())));
@@ -60,11 +65,16 @@ class Stamps {
     return stamps;
   }
 
-  private Stamp stamp(Happening h, Told before) {
-    String print = fingerprint(h);
-    if (before != null && !before.gone() && before.fingerprint().equals(print)) {
+  /** Whether calendars were told of it as it is. */
+  private static boolean stands(Happening h, @Nullable Told before) {
+    return before != null && !before.gone() && before.fingerprint().equals(fingerprint(h));
+  }
+
+  private Stamp stamp(Happening h, @Nullable Told before) {
+    if (before != null && stands(h, before)) {
       return before.stamp();
     }
+    String print = fingerprint(h);
     Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
     Stamp stamp = new Stamp(before == null ? 0 : before.stamp().sequence() + 1, now);
     jdbc.update(

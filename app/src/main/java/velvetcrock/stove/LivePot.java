@@ -68,7 +68,8 @@ final class LivePot {
   /**
    * Lets an outline stand for its readings until they are fetched.
    *
-   * @param known what they come to, with those that came after the outline was kept
+   * @param kept the outline, its trace with what came after it was kept
+   * @param known what they come to, with those as well
    */
   synchronized void standFor(PotOutline kept, PotHeat known) {
     outline = kept;
@@ -144,7 +145,7 @@ final class LivePot {
     PotHeat full = new PotHeat(catalogue, state, all, now, zone);
     PotOutline anew = PotOutline.of(state, full, all).orElse(null);
     synchronized (this) {
-      heat = series == all && batch.state() == state ? full : null;
+      heat = series == all && sameLog(batch.state(), state) ? full : null;
       byOutline = false;
       reckonedAt = now;
       outline = anew;
@@ -161,8 +162,7 @@ final class LivePot {
 
   /** Takes what its log now says. */
   synchronized void become(BatchRecord now) {
-    if (now.state().entries() != batch.state().entries()
-        || now.state().corrections() != batch.state().corrections()) {
+    if (!sameLog(now.state(), batch.state())) {
       heat = null;
       byOutline = false;
     }
@@ -193,6 +193,10 @@ final class LivePot {
         heat = null;
       }
     }
+  }
+
+  private static boolean sameLog(BatchState one, BatchState other) {
+    return one.entries() == other.entries() && one.corrections() == other.corrections();
   }
 
   /** Whether nobody brings its log in line now; else whoever does will see to what came, too. */

@@ -129,7 +129,7 @@ class LivePots implements HeatWatch {
           since.size() < BatchReadings.MANY
               && since.stream().allMatch(r -> heat.read(r.at().toEpochMilli(), r.celsius()));
       if (known) {
-        pot.standFor(kept.get(), heat);
+        pot.standFor(kept.get().with(since), heat);
       }
       return known;
     } catch (IllegalArgumentException keptOtherwise) {

@@ -8,6 +8,7 @@ import velvetcrock.core.FigureRow;
 import velvetcrock.core.batch.BatchState;
 import velvetcrock.core.heat.Reduced;
 import velvetcrock.core.heat.Series;
+import velvetcrock.core.jar.BatchReckoning.Reading;
 import velvetcrock.core.jar.PotHeat;
 import velvetcrock.core.materia.Catalogue;
 
@@ -54,6 +55,14 @@ record PotOutline(int entries, int corrections, FigureRow heat, Reduced trace) {
       points.add(new Reduced.At(at, Double.isNaN(celsius) ? null : celsius));
     }
     return Optional.of(new PotOutline(entries, corrections, row, new Reduced(points, from)));
+  }
+
+  /** With what was read since drawn behind. */
+  PotOutline with(List<Reading> since) {
+    Series.Builder series = Series.builder();
+    since.forEach(r -> series.addUnlessSame(r.at().toEpochMilli(), r.celsius()));
+    Reduced later = series.build().reduced(Long.MIN_VALUE, Long.MAX_VALUE, COLUMNS);
+    return new PotOutline(entries, corrections, heat, trace.with(later));
   }
 
   /** All of it in a row. */

@@ -32,8 +32,14 @@ public class PotsHand {
     return pots.heat(batches.find(code), clock.instant()).statistics().orElseThrow().peakC();
   }
 
+  /** A pot as it is shown at one moment. */
+  public record Look(boolean byOutline, double hottest, int drawn) {}
+
   /** And as it is shown. */
-  public double hottestShown(String code) {
-    return pots.shown(batches.find(code), clock.instant()).statistics().orElseThrow().peakC();
+  public Look look(String code) {
+    LivePot pot = pots.shown(code);
+    double hottest = pots.shown(pot.batch(), clock.instant()).statistics().orElseThrow().peakC();
+    int drawn = pot.reduced(TraceOut.Span.ALL, PotOutline.COLUMNS).from();
+    return new Look(pot.isByOutline(), hottest, drawn);
   }
 }

@@ -52,6 +52,21 @@ public record Reduced(List<At> points, int from) {
     return new Reduced(List.copyOf(points), end - begin);
   }
 
+  /** With later readings behind; a silence in between breaks the line as any other. */
+  public Reduced with(Reduced later) {
+    if (points.isEmpty() || later.points.isEmpty()) {
+      return points.isEmpty() ? later : this;
+    }
+    List<At> all = new ArrayList<>(points);
+    long last = points.get(points.size() - 1).millis();
+    long next = later.points.get(0).millis();
+    if (next - last > Readings.GAP_MILLIS) {
+      all.add(new At((last + next) / 2, null));
+    }
+    all.addAll(later.points);
+    return new Reduced(List.copyOf(all), from + later.from);
+  }
+
   private static void add(Series readings, List<At> points, int... rising) {
     int before = -1;
     for (int i : rising) {

@@ -3,6 +3,7 @@ package velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Random;
@@ -37,15 +38,21 @@ class ReducedLawsTest {
     }
     int columns = 1 + random.nextInt(50);
 
-    Reduced reduced = series.reduced(0, Long.MAX_VALUE, columns);
+    long middle = series.millis(random.nextInt(count));
+    Reduced whole = series.reduced(0, Long.MAX_VALUE, columns);
+    Reduced inTwo =
+        series.reduced(0, middle, columns).with(series.reduced(middle, Long.MAX_VALUE, columns));
 
-    List<Double> drawn =
-        reduced.points().stream().map(Reduced.At::celsius).filter(Objects::nonNull).toList();
-    assertThat(drawn.stream().mapToDouble(d -> d).min().orElseThrow()).isEqualTo(lowest);
-    assertThat(drawn.stream().mapToDouble(d -> d).max().orElseThrow()).isEqualTo(highest);
-    assertThat(reduced.points().stream().filter(p -> p.celsius() == null)).hasSize(gaps);
-    assertThat(drawn.size()).isLessThanOrEqualTo(4 * (columns + gaps));
-    assertThat(reduced.from()).isEqualTo(count);
+    assertThat(whole.points().size()).isLessThanOrEqualTo(4 * (columns + gaps) + gaps);
+    for (Reduced reduced : List.of(whole, inTwo)) {
+      List<Double> drawn =
+          reduced.points().stream().map(Reduced.At::celsius).filter(Objects::nonNull).toList();
+      assertThat(drawn.stream().mapToDouble(d -> d).min().orElseThrow()).isEqualTo(lowest);
+      assertThat(drawn.stream().mapToDouble(d -> d).max().orElseThrow()).isEqualTo(highest);
+      assertThat(reduced.points().stream().filter(p -> p.celsius() == null)).hasSize(gaps);
+      assertThat(reduced.points()).isSortedAccordingTo(Comparator.comparing(Reduced.At::millis));
+      assertThat(reduced.from()).isEqualTo(count);
+    }
   }
 
   @ParameterizedTest
