@@ -187,7 +187,7 @@ class Pages {
       Matcher link = Pattern.compile("<a [^>]*href=\"(/[^\"#]*)").matcher(get(pages.get(i)));
       while (link.find()) {
         String path = link.group(1).replace("&amp;", "&");
-        String kind = path.replaceAll("\\b[A-Z0-9]{3,7}(-[A-Z])?\\b|[0-9a-f-]{36}", "*").replaceAll("=[^&]*", "=*").replaceAll("(/(herbs|oils|of/[A-Z]+|by|catalogue/sure/[A-Z]+)/)[a-z-]+", "$1*");
+        String kind = path.replaceAll("\\b[A-Z0-9]{3,7}(-[A-Z])?\\b|[0-9a-f-]{36}", "*").replaceAll("=[^&]*", "=*").replaceAll("(/(herbs|oils|of/[^/]+|by|sure/[^/]+)/)[a-z-]+", "$1*");
         if (!kinds.contains(kind) && !kind.matches(".*(export|\\.[a-z0-9]+$|/sign-).*")) {
           kinds.add(kind);
           HttpResponse<String> answer = send(request(path).GET().build());

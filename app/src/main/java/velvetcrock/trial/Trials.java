@@ -38,7 +38,7 @@ public class Trials {
   /** The scale of judging: 1 faint or foul to 5 strong or good. */
   static final int SCALE = 5;
 
-  private static final int SHOWN = 100;
+  private static final int SHOWN = 60;
   private static final int LONGEST_NOTE = 200;
   private static final int LONGEST_CONCLUSION = 1000;
 

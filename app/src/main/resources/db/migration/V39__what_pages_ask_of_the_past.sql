@@ -8,7 +8,7 @@ create index calendar_item_there on calendar_item (household_id) where not gone;
 
 -- Of each oil in each place the bottles that came to their end last.
 drop index bottle_ended;
-create index bottle_ended_last on bottle (household_id, carrier_key, place, gone_on desc) where gone_because is not null;
+create index bottle_ended_last on bottle (household_id, carrier_key, place, gone_on desc, id) where gone_because is not null;
 
 -- The newest jars of a household.
 create index batch_newest on batch (household_id, created_at desc);
