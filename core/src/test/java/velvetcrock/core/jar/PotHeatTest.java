@@ -38,6 +38,12 @@ class PotHeatTest {
   private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
   private static final Instant CHARGED = Instant.parse("2026-03-02T08:00:00Z");
 
+  private static final PutOnHeat ON_WARM =
+      new PutOnHeat(
+          new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
+          new Knob("warm", 68.0, 1.5),
+          null);
+
   private final List<Entry<BatchEvent>> log = new ArrayList<>();
 
   private static Instant after(double hours) {
@@ -170,12 +176,7 @@ class PotHeatTest {
 
   @Test
   void whatWasAssumedFromTheKnobIsReckonedAnewOnceSomebodyReads() {
-    happens(
-        0.5,
-        new PutOnHeat(
-            new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
-            new Knob("warm", 68.0, 1.5),
-            null));
+    happens(0.5, ON_WARM);
     PotHeat pot = pot(Method.CROCK, Series.none(), 4);
 
     assertThat(pot.assumedLast()).isPresent();
@@ -243,12 +244,7 @@ class PotHeatTest {
   @Test
   void whatIsAssumedIsNotKept() {
     assertThat(pot(Method.WARM, Series.none(), 2).kept()).isEmpty();
-    happens(
-        0.5,
-        new PutOnHeat(
-            new Heater(null, "Slow cooker", Appliance.SLOW_COOKER),
-            new Knob("warm", 68.0, 1.5),
-            null));
+    happens(0.5, ON_WARM);
     assertThat(pot(Method.CROCK, each(0.05, h -> 43), 30).kept()).isEmpty();
   }
 }
