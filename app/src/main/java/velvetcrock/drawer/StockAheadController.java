@@ -1,6 +1,6 @@
 package velvetcrock.drawer;
 
-import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,9 +25,6 @@ import velvetcrock.web.SameUntilChanged;
 /** Stock-taking ahead: what runs out or goes over, and what to do by when. */
 @Controller
 class StockAheadController {
-  /** Lots that were last taken from before say nothing of the habit. */
-  private static final Duration LOOKS_BACK = Duration.ofDays(367);
-
   private static final Map<String, Season> SEASONS = Season.shipped();
 
   private final Drawer drawer;
@@ -58,7 +55,8 @@ class StockAheadController {
     Map<UUID, Double> promised = promises.promised();
     Map<Drawer.Thing, LocalDate> firsts = drawer.firsts(fmt.today());
     Map<Drawer.Thing, List<LotRecord>> shelves = new LinkedHashMap<>();
-    for (LotRecord lot : drawer.since(fmt.now().minus(LOOKS_BACK))) {
+    Instant habit = StockAhead.habitSince(fmt.today()).atStartOfDay(house.zone()).toInstant();
+    for (LotRecord lot : drawer.since(habit)) {
       LotDetails details = lot.lot().details();
       shelves
           .computeIfAbsent(

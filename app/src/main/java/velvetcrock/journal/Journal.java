@@ -35,9 +35,9 @@ public class Journal {
       "(select * from journal where household_id = ? order by happened_at desc, id limit 3000)"
           + " newest where true";
 
-  /** The newest of each of some kinds. */
   private static final int NEWEST_OF_A_KIND = 3000;
 
+  /** The newest of each of some kinds. */
   private static final String NEWEST_OF_KINDS =
       "(select newest.* from unnest(?::text[]) wanted (kind), household at, lateral (select * from"
           + " journal j where j.household_id = at.id and j.kind = wanted.kind"

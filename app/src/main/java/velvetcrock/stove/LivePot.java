@@ -155,6 +155,11 @@ final class LivePot {
     return Optional.ofNullable(anew);
   }
 
+  /** That could not be done now: whoever opens it next is to call it again. */
+  synchronized void outlineLater() {
+    outlining = false;
+  }
+
   /** Whether the last reading came from a logger's file, so that its silence means nothing. */
   synchronized boolean fromFile() {
     return fromFile;

@@ -71,6 +71,7 @@ class PotOutlines {
             return null;
           });
     } catch (RuntimeException later) {
+      pot.outlineLater();
       LOG.info("A pot was not outlined; it will be when next it is opened", later);
     }
   }

@@ -12,6 +12,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.BatchRecord;
 import velvetcrock.core.Range;
 import velvetcrock.core.batch.BatchEvent;
@@ -253,6 +254,28 @@ class PotWordsTest {
     return row(minute, Double.MAX_VALUE);
   }
 
+  private LivePot pot(Series.Builder readings) {
+    BatchRecord batch = new BatchRecord(UUID.randomUUID(), "K7M", BatchLog.fold(entries));
+    return new LivePot(UUID.randomUUID(), OSLO, batch, fromFile, readings::build);
+  }
+
+  @Test
+  void aPotOfVeryManyReadingsIsOutlinedOnceAndAgainOnlyWhereThatFailed() {
+    charge(Method.WARM);
+    Series.Builder readings = Series.builder();
+    for (int second = 0; second < BatchReadings.MANY; second++) {
+      readings.add(at(second / 60.0).toEpochMilli(), 43);
+    }
+    LivePot pot = pot(readings);
+    pot.series();
+    assertThat(pot.wantsOutline()).isTrue();
+    assertThat(pot.wantsOutline()).as("somebody was told").isFalse();
+    pot.outlineLater();
+    assertThat(pot.wantsOutline()).as("who could not").isTrue();
+    assertThat(pot.outline(CATALOGUE, at(400))).isPresent();
+    assertThat(pot.wantsOutline()).isFalse();
+  }
+
   /** The row at a minute, with the readings up to another. */
   private PotRow row(double minute, double upTo) {
     Series.Builder until = Series.builder();
@@ -261,10 +284,8 @@ class PotWordsTest {
         until.add(series.millis(i), series.celsius(i));
       }
     }
-    BatchRecord batch = new BatchRecord(UUID.randomUUID(), "K7M", BatchLog.fold(entries));
-    LivePot pot = new LivePot(UUID.randomUUID(), OSLO, batch, fromFile, until::build);
     return new PotWords(
-            pot, CATALOGUE, CAUTIONS, new Formats(kitchen, OSLO, at(minute)), at(minute))
+            pot(until), CATALOGUE, CAUTIONS, new Formats(kitchen, OSLO, at(minute)), at(minute))
         .row();
   }
 

@@ -158,7 +158,7 @@ public record StockAhead(
      * @param unknown whether there is a lot of which nobody knows: taken as a year old
      */
     public static LocalDate since(@Nullable LocalDate first, boolean unknown, LocalDate today) {
-      LocalDate yearAgo = today.minusMonths(MONTHS_AHEAD);
+      LocalDate yearAgo = habitSince(today);
       if (first == null) {
         return unknown ? yearAgo : today;
       }
@@ -178,6 +178,11 @@ public record StockAhead(
               ? Integer.valueOf(catalogue.carrier(details.thing()).opensForMonths())
               : null);
     }
+  }
+
+  /** From which day on what was taken tells the habit: of the past year. */
+  public static LocalDate habitSince(LocalDate today) {
+    return today.minusMonths(MONTHS_AHEAD);
   }
 
   /** Looks a year ahead. */
@@ -217,7 +222,7 @@ public record StockAhead(
 
     /** What was taken in the past year, by the months that it has been there, at least three. */
     private double perMonth() {
-      LocalDate since = today.minusMonths(MONTHS_AHEAD);
+      LocalDate since = habitSince(today);
       double taken =
           thing.used().stream()
               .filter(used -> !used.on().isBefore(since))
