@@ -64,7 +64,17 @@ class RecipesTest extends ProductHouse {
     assertThat(page("/products/recipes/" + id))
         .contains("Version 2")
         .contains("Changed:")
-        .contains("Beeswax 15.4 → 20.3 %");
+        .contains("Beeswax 15.4 → 20.3 %")
+        .doesNotContain("Older ones are kept");
+    TestCluster.shared()
+        .owner()
+        .update(
+            "update recipe_version set number = number + 60 where household_id = ?", house.id());
+    assertThat(page("/products/recipes/" + id)).contains("Older ones are kept");
+    TestCluster.shared()
+        .owner()
+        .update(
+            "update recipe_version set number = number - 60 where household_id = ?", house.id());
     assertThat(page("/products/recipes"))
         .contains("Ferry salve Make it salve for the body, hardness 16, version 2")
         .contains("Beeswax 20.3 %")
