@@ -43,6 +43,7 @@ base_made() {
   rm -rf "$base/opt/velvetcrock/deploy"
   cp -a "$root_dir/deploy" "$base/opt/velvetcrock/"
   cp "$root_dir/app/target/velvetcrock.jar" "$base/opt/velvetcrock/velvetcrock.jar"
+  rm -rf "$base/opt/velvetcrock/programs"
 }
 
 # The machine of HOST, with its own changes over what all have, on the bridge; switched on, not set up.
@@ -70,6 +71,24 @@ host_back() {
   switch_on "$1" "$dir/$1" "vc-$1-$$"
 }
 
+# Usage: host_set_up HOST [existing]
+host_set_up() {
+  local host=$1
+  cp -a "$dir/certificates/$host" "$dir/$host/srv/certificates"
+  cp "$dir/secrets" "$dir/$host/srv/secrets"
+  at "$host" /opt/velvetcrock/deploy/set-up "$host" "${kind[$host]}" /srv/certificates /srv/secrets "${@:2}"
+}
+
+# The machine of HOST is gone with its disk, and a fresh one is there under its name and address, not set up.
+host_replaced() {
+  host_lost "$1"
+  umount "$dir/$1"
+  rm -rf "$dir/of-$1" "$dir/work-$1"
+  ip netns del "vc-$1-$$"
+  ip link del "$bridge-$1" 2>/dev/null || true
+  host_made "$1"
+}
+
 # All three, set up and working: an agreement, a database with its replica, copies, an instance each, the door.
 hosts_up() {
   local host
@@ -82,9 +101,7 @@ hosts_up() {
     replicate rewind "$db_password" "${REGISTRATION:-invitation}" "$door" >"$dir/secrets"
   for host in one two three; do
     host_made "$host"
-    cp -a "$dir/certificates/$host" "$dir/$host/srv/certificates"
-    cp "$dir/secrets" "$dir/$host/srv/secrets"
-    at "$host" /opt/velvetcrock/deploy/set-up "$host" "${kind[$host]}" /srv/certificates /srv/secrets
+    host_set_up "$host"
   done
   for host in one two three; do at "$host" systemctl -q enable --now --no-block etcd pgbackrest; done
   wait_for "an agreement of three" 60 agreed
@@ -100,6 +117,7 @@ hosts_up() {
 instances_up() {
   local host
   for host in "$@"; do
+    at "$host" /opt/velvetcrock/deploy/program /opt/velvetcrock/velvetcrock.jar
     at "$host" systemctl -q enable --now velvetcrock@8081
     wait_for "an instance on $host" 300 ready "$host"
   done
@@ -119,12 +137,10 @@ wait_for() {
   say "$words: after $(since "$began") s"
 }
 
-agreed() {
-  at three env ETCDCTL_API=3 etcdctl --endpoints=https://one:2379,https://two:2379,https://three:2379 --cacert=/etc/velvetcrock/tls/ca.crt \
-    --cert=/etc/velvetcrock/tls/host.crt --key=/etc/velvetcrock/tls/host.key endpoint health
-}
+agreed() { at three /opt/velvetcrock/deploy/agreement endpoint health; }
 leads() { curl -sf -m 2 -o /dev/null --cacert "$dir/certificates/ca.crt" --resolve "$1:8008:${address[$1]}" "https://$1:8008/primary"; }
 leader() { local host; for host in one two; do ! leads "$host" || printf '%s' "$host"; done; }
+follows() { [ "$(leader)" = one ] && printf two || printf one; }
 has_replica() {
   local host
   for host in one two; do
