@@ -1,22 +1,28 @@
 package velvetcrock.web;
 
+import java.io.StringWriter;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.ITemplateContext;
+import org.thymeleaf.context.IWebContext;
 import org.thymeleaf.dialect.IPostProcessorDialect;
 import org.thymeleaf.engine.AbstractTemplateHandler;
+import org.thymeleaf.engine.ITemplateHandler;
+import org.thymeleaf.engine.OutputTemplateHandler;
 import org.thymeleaf.model.IAttribute;
 import org.thymeleaf.model.ICloseElementTag;
 import org.thymeleaf.model.IOpenElementTag;
 import org.thymeleaf.model.IProcessableElementTag;
+import org.thymeleaf.model.IProcessingInstruction;
 import org.thymeleaf.model.IStandaloneElementTag;
 import org.thymeleaf.model.IText;
 import org.thymeleaf.postprocessor.IPostProcessor;
 import org.thymeleaf.postprocessor.PostProcessor;
 import org.thymeleaf.templatemode.TemplateMode;
+import velvetcrock.web.MadeParts.OfPage;
 
 /**
  * The last hand over every page: whatever figure stands in its text, from a template or from the
@@ -51,6 +57,9 @@ class OwnWordsDialect implements IPostProcessorDialect {
 
     private @Nullable OwnWords figures;
     private @Nullable ITemplateContext context;
+    private final StringWriter parts = new StringWriter();
+    private final Deque<Integer> begun = new ArrayDeque<>();
+    private @Nullable ITemplateHandler page;
     private final Deque<String> untouched = new ArrayDeque<>();
     private final Deque<String> plain = new ArrayDeque<>();
 
@@ -96,6 +105,42 @@ class OwnWordsDialect implements IPostProcessorDialect {
       leave(untouched, tag.getElementCompleteName());
       leave(plain, tag.getElementCompleteName());
       super.handleCloseElement(tag);
+    }
+
+    /** Parts are kept as they leave here; see {@link MadePartsDialect}. */
+    @Override
+    public void handleProcessingInstruction(IProcessingInstruction mark) {
+      switch (mark.getTarget()) {
+        case MadePartsDialect.AS_MADE -> asIs(mark.getContent());
+        case MadePartsDialect.BEGINS -> begin();
+        case MadePartsDialect.ENDS -> end(mark.getContent());
+        default -> super.handleProcessingInstruction(mark);
+      }
+    }
+
+    private void asIs(String text) {
+      super.handleText(getContext().getModelFactory().createText(text));
+    }
+
+    private void begin() {
+      if (begun.isEmpty()) {
+        page = getNext();
+        setNext(new OutputTemplateHandler(parts));
+      }
+      begun.push(parts.getBuffer().length());
+    }
+
+    private void end(String number) {
+      OfPage made =
+          (OfPage)
+              ((IWebContext) getContext()).getExchange().getAttributeValue(MadePartsDialect.PARTS);
+      StringBuffer written = parts.getBuffer();
+      made.made(number, written.substring(begun.pop()));
+      if (begun.isEmpty()) {
+        setNext(page);
+        asIs(written.toString());
+        written.setLength(0);
+      }
     }
 
     /** Counts elements of one name inside of one that is treated otherwise. */

@@ -3,6 +3,11 @@ package velvetcrock.web;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpServletResponseWrapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -24,7 +29,28 @@ public class PageView extends ThymeleafView {
       HttpServletRequest request,
       HttpServletResponse response)
       throws Exception {
-    super.renderFragment(markupSelectorsToRender, model, new Drawn(request), response);
+    Written written = new Written(response);
+    super.renderFragment(markupSelectorsToRender, model, new Drawn(request), written);
+    written.send();
+  }
+
+  /** The answer, put into bytes once it is whole. */
+  private static final class Written extends HttpServletResponseWrapper {
+    private final StringWriter page = new StringWriter();
+    private final PrintWriter writer = new PrintWriter(page);
+
+    Written(HttpServletResponse response) {
+      super(response);
+    }
+
+    @Override
+    public PrintWriter getWriter() {
+      return writer;
+    }
+
+    void send() throws IOException {
+      getOutputStream().write(page.toString().getBytes(StandardCharsets.UTF_8));
+    }
   }
 
   /**

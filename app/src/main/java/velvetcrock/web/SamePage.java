@@ -7,9 +7,9 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A page as it was sent, but for what is new each time: the token against forgery, and the keys of
@@ -40,9 +40,9 @@ final class SamePage {
   SamePage(String html, String token, List<String> keys) {
     this.keys = keys.size();
     int from = 0;
-    for (Hole hole : holes(html, token, keys)) {
+    for (Hole hole : Hole.in(html, newEachTime(token, keys))) {
       text.add(html.substring(from, hole.from()).getBytes(AS_BYTES));
-      holes.add(hole.of());
+      holes.add(hole.word());
       from = hole.to();
     }
     text.add(html.substring(from).getBytes(AS_BYTES));
@@ -52,20 +52,9 @@ final class SamePage {
     this.size = text.stream().mapToInt(part -> part.length).sum();
   }
 
-  private record Hole(int from, int to, int of) {}
-
-  private static List<Hole> holes(String html, String token, List<String> keys) {
-    List<Hole> holes = new ArrayList<>();
-    for (int of = 0; of <= keys.size(); of++) {
-      String word = of == 0 ? token : keys.get(of - 1);
-      int at = word.isEmpty() ? -1 : html.indexOf(word);
-      while (at >= 0) {
-        holes.add(new Hole(at, at + word.length(), of));
-        at = html.indexOf(word, at + word.length());
-      }
-    }
-    holes.sort(Comparator.comparingInt(Hole::from));
-    return holes;
+  /** The words that are new with each page: the token, then the keys. */
+  static List<String> newEachTime(String token, List<String> keys) {
+    return Stream.concat(Stream.of(token), keys.stream()).toList();
   }
 
   /** How much it is, bytes. */
