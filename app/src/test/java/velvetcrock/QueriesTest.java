@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.util.List;
+import java.util.function.ToLongFunction;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
@@ -32,15 +34,29 @@ class QueriesTest extends AppTest {
     assertThat(queries("/cellar")).isLessThanOrEqualTo(cellar).isLessThanOrEqualTo(9);
   }
 
-  /** The fewest of three visits: the counter counts what runs beside them too. */
+  /** One tells what it has written, one reads the page; the band above asks for three things. */
+  @Test
+  void aPageIsReadInOneTransaction() throws Exception {
+    String code = charge(3);
+    for (String path : List.of("/", "/bench", "/cellar", "/plans/new", "/batches/" + code)) {
+      visit(keeper, path).andExpect(status().isOk());
+      assertThat(fewest(path, Statistics::getTransactionCount)).as(path).isLessThanOrEqualTo(6);
+    }
+  }
+
   private long queries(String path) throws Exception {
+    return fewest(path, Statistics::getPrepareStatementCount);
+  }
+
+  /** The fewest of three visits: the counter counts what runs beside them too. */
+  private long fewest(String path, ToLongFunction<Statistics> counter) throws Exception {
     Statistics statistics = entityManagers.unwrap(SessionFactory.class).getStatistics();
     statistics.setStatisticsEnabled(true);
     long fewest = Long.MAX_VALUE;
     for (int i = 0; i < 3; i++) {
       statistics.clear();
       visit(keeper, path).andExpect(status().isOk());
-      fewest = Math.min(fewest, statistics.getPrepareStatementCount());
+      fewest = Math.min(fewest, counter.applyAsLong(statistics));
     }
     return fewest;
   }

@@ -74,6 +74,16 @@ class SamePagesTest extends AppTest {
     assertThat(una.get("/").body()).contains(first, second);
   }
 
+  /** When its session was last used is written as it is sent, when nothing is read any more. */
+  @Test
+  void aPageThatLeadsOnDoes() throws Exception {
+    String code = charge(3);
+    HttpResponse<String> found = una.get("/lid?seen=" + code);
+
+    assertThat(found.statusCode()).as(found.body()).isEqualTo(302);
+    assertThat(header(found, "Location")).endsWith("/batches/" + code);
+  }
+
   @Test
   void aFormOfAHeldPageIsTaken() throws Exception {
     una.get("/round");

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetcrock.core.Refused;
+import velvetcrock.web.AtTheDoor;
 import velvetcrock.web.FieldErrors;
 
 /** Back in for whoever has lost the password: by a code, or by a link that a keeper sent. */
@@ -58,6 +59,7 @@ class BackInController {
     }
   }
 
+  @AtTheDoor
   @GetMapping("/back-in/{secret}")
   String invited(@PathVariable String secret, Model model) {
     return byLink(secret, FieldErrors.none(), model);

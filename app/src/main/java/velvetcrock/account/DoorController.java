@@ -17,6 +17,7 @@ import velvetcrock.account.Accounts.Newcomer;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Jar;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.AtTheDoor;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Forms;
 import velvetcrock.web.JarDrawing;
@@ -76,6 +77,7 @@ class DoorController {
     }
   }
 
+  @AtTheDoor
   @GetMapping("/join/{secret}")
   String invited(@PathVariable String secret, Model model) {
     return joining(secret, Forms.blank(JoiningForm.class), FieldErrors.none(), model);

@@ -5,6 +5,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import velvetcrock.web.AtTheDoor;
 import velvetcrock.web.HouseName;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.QrCode;
@@ -59,6 +60,7 @@ class PhonesController {
   }
 
   /** The page that the phone opens: that it is seen is the check. */
+  @AtTheDoor
   @GetMapping("/arrive/{secret}")
   String arrive(@PathVariable String secret, HttpServletRequest request) {
     if (!arrivals.known(secret)) {

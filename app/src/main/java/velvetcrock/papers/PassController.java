@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.batch.BottleRecord;
 import velvetcrock.products.ProductRecord;
+import velvetcrock.web.AtTheDoor;
 import velvetcrock.web.NotFound;
 
 /**
@@ -30,6 +31,7 @@ class PassController {
     this.tins = tins;
   }
 
+  @AtTheDoor
   @GetMapping("/b/{token}")
   String held(@PathVariable String token, Model model, HttpServletResponse response) {
     HeldView held =

@@ -16,9 +16,11 @@ public class AtHand {
   private static final String SHOWN = "select set_config('velvetcrock.shown', ?, true)";
 
   private final JdbcTemplate jdbc;
+  private final CurrentHousehold current;
 
-  AtHand(JdbcTemplate jdbc) {
+  AtHand(JdbcTemplate jdbc, CurrentHousehold current) {
     this.jdbc = jdbc;
+    this.current = current;
   }
 
   /**
@@ -31,9 +33,16 @@ public class AtHand {
     jdbc.queryForObject(SHOWN, String.class, what);
   }
 
-  /** Works for a household from here to the end of the transaction. */
+  /**
+   * Works for a household from here to the end of the transaction.
+   *
+   * @throws IllegalStateException where that is a whole page’s, of which the rest is for another
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   public void of(UUID household) {
+    if (OneLook.open() && !current.who().map(w -> w.householdId().equals(household)).orElse(true)) {
+      throw new IllegalStateException("A page that is read is one household’s, see AtTheDoor.");
+    }
     jdbc.queryForObject(HOUSEHOLD, String.class, household.toString());
   }
 }
