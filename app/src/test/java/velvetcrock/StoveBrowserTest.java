@@ -150,8 +150,9 @@ class StoveBrowserTest extends BrowserPages {
       page.navigate("/stove/" + code);
       fitsTheScreen(page);
       page.getByLabel("Knob at").fill("warm");
-      press(page, "It is on");
-      press(page, "Bath-warm");
+      page.waitForNavigation(() -> press(page, "It is on"));
+      // What was noted may be told on this page before the next one is there.
+      page.waitForNavigation(() -> press(page, "Bath-warm"));
       assertThat(page.locator("[data-f=source]"))
           .containsText("Estimated from the dial and by hand");
       page.getByLabel("The oil has").fill("41 C");
