@@ -66,6 +66,7 @@ class WaysInBrowserTest extends BrowserPages {
       assertThat(page.locator("main")).containsText("Leathery is not dry");
       page.getByLabel("It snaps, leaves crumble").check();
       press(page, "Log it");
+      assertThat(page.locator("main")).not().containsText("Leathery is not dry");
       fitsTheScreen(page);
       press(page, "Put it away");
       assertThat(page.locator(".notice")).containsText("a lot of dried herb");
