@@ -73,6 +73,20 @@ class EachItsOwnTest extends AppTest {
     assertThat(filled).contains("entry", "batch", "bottle", "journal", "lot", "product", "reading");
   }
 
+  /** Hibernate limits nothing to a household: each table has to, for whoever does not own it. */
+  @Test
+  void everyTableOfHouseholdsAsksForWhichOneOnceAStatement() {
+    List<String> limited =
+        owner.queryForList(
+            "select c.relname from pg_class c join pg_policies p on p.tablename = c.relname"
+                + " where c.relrowsecurity and p.policyname = 'own_household'"
+                + " and p.cmd = 'ALL' and p.with_check is null and p.qual like"
+                + " '(household_id = ( SELECT household_at_hand() AS household_at_hand))'"
+                + " order by 1",
+            String.class);
+    assertThat(limited).isEqualTo(owner.queryForList(OF_HOUSEHOLDS, String.class));
+  }
+
   @Test
   void whatATransactionAsksForNoConnectionCarriesOn() {
     TransactionTemplate steady =

@@ -44,6 +44,14 @@ class QueriesTest extends AppTest {
     }
   }
 
+  /** Hibernate keeps how no question is put that it has to limit to a household itself. */
+  @Test
+  void aQuestionIsPutIntoSqlOnce() throws Exception {
+    visit(keeper, "/bench").andExpect(status().isOk());
+    assertThat(fewest("/bench", Statistics::getQueryPlanCacheMissCount)).isZero();
+    assertThat(fewest("/bench", Statistics::getQueryPlanCacheHitCount)).isGreaterThanOrEqualTo(10);
+  }
+
   private long queries(String path) throws Exception {
     return fewest(path, Statistics::getPrepareStatementCount);
   }

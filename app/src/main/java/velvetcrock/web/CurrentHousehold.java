@@ -12,8 +12,9 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /**
- * The one place that binds every query to a household: Hibernate asks here whose rows a session may
- * see. Nobody signed in sees nobody's.
+ * The one place that says for which household something is done: each transaction tells PostgreSQL,
+ * which shows no other's rows ({@link HouseholdTransactions}), and Hibernate writes it into each
+ * new row. Nobody signed in sees nobody's.
  */
 @Component
 public class CurrentHousehold
@@ -68,6 +69,15 @@ public class CurrentHousehold
   @Override
   public UUID resolveCurrentTenantIdentifier() {
     return who().map(InHousehold::householdId).orElse(NOBODY);
+  }
+
+  /**
+   * Always: PostgreSQL says of each row whose it is, and no question need say it once more. One
+   * that Hibernate limits is put into SQL anew each time it is asked.
+   */
+  @Override
+  public boolean isRoot(UUID household) {
+    return true;
   }
 
   @Override
