@@ -12,6 +12,7 @@ import velvetcrock.batch.BatchRecord;
 import velvetcrock.batch.Batches;
 import velvetcrock.core.Refused;
 import velvetcrock.core.materia.Herb;
+import velvetcrock.core.materia.Method;
 import velvetcrock.drawer.LotRecord;
 import velvetcrock.journal.Journal;
 import velvetcrock.journal.JournalLine;
@@ -90,7 +91,8 @@ class BenchPage {
     Formats fmt = households.formats(house);
     model.addAttribute("herbRows", lots.herbRows(completed, plan, fmt));
     model.addAttribute("oilRows", lots.oilRows(completed, plan, fmt));
-    model.addAttribute("spirits", lots.spirits(fmt));
+    boolean bySpirit = Method.SPIRIT.name().equals(completed.method());
+    model.addAttribute("spirits", bySpirit ? lots.spirits(fmt) : List.of());
     model.addAttribute(
         "spiritLot",
         plan == null ? "" : BenchLots.id(plan.wish().spirit().flatMap(Wish.InSpirit::lot)));

@@ -53,11 +53,12 @@ public class Vessels {
   /** All of them: the household's own first, then the common shapes. */
   @Transactional(readOnly = true)
   public List<JarAtHand> all() {
-    Map<String, Integer> counts = counts();
+    List<OwnJar> own = ownJars();
+    Map<String, Integer> counts = counts(own);
     List<VesselsInUse.Count> used = inUse.stream().map(VesselsInUse::now).toList();
     Kitchen kitchen = households.current().kitchen();
     Set<String> shipped = catalogue.jars().stream().map(Jar::key).collect(Collectors.toSet());
-    return jars().stream()
+    return jars(own, kitchen).stream()
         .map(
             jar ->
                 new JarAtHand(
@@ -73,9 +74,11 @@ public class Vessels {
   /** All jars: the household's own first, then the common shapes, of its own measure first. */
   @Transactional(readOnly = true)
   public List<Jar> jars() {
-    List<Jar> jars =
-        new ArrayList<>(ownJars.findAllByOrderByBrimMl().stream().map(OwnJar::jar).toList());
-    Kitchen kitchen = households.current().kitchen();
+    return jars(ownJars(), households.current().kitchen());
+  }
+
+  private List<Jar> jars(List<OwnJar> own, Kitchen kitchen) {
+    List<Jar> jars = new ArrayList<>(own.stream().map(OwnJar::jar).toList());
     catalogue.jars().stream()
         .sorted(Comparator.comparing(jar -> jar.sold() != kitchen))
         .forEach(jars::add);
@@ -167,8 +170,12 @@ public class Vessels {
    */
   @Transactional(readOnly = true)
   public Map<String, Integer> counts() {
+    return counts(ownJars());
+  }
+
+  private Map<String, Integer> counts(List<OwnJar> own) {
     Map<String, Integer> counts = new HashMap<>();
-    ownJars.findAllByOrderByBrimMl().forEach(j -> counts.put(j.jar().key(), j.count()));
+    own.forEach(j -> counts.put(j.jar().key(), j.count()));
     List<JarCount> common = jarCounts.findAll();
     if (!common.isEmpty()) {
       catalogue.jars().forEach(j -> counts.put(j.key(), 0));

@@ -188,17 +188,18 @@ class PlansController {
 
   private WantForm completed(WantForm form) {
     LocalDate by = households.today(households.current()).plusWeeks(USUAL_WEEKS);
+    List<Drawer.Front> fronts = drawer.fronts();
     return form.completed(
-        usual(Kind.HERB, "yarrow"),
-        usual(Kind.CARRIER, "sunflower-high-oleic"),
+        usual(fronts, Kind.HERB, "yarrow"),
+        usual(fronts, Kind.CARRIER, "sunflower-high-oleic"),
         by.toString(),
         FreshKeys.next(),
         households.formats(households.current()));
   }
 
   /** What the drawer holds most of. */
-  private String usual(Kind kind, String otherwise) {
-    return drawer.fronts().stream()
+  private static String usual(List<Drawer.Front> fronts, Kind kind, String otherwise) {
+    return fronts.stream()
         .filter(front -> front.kind() == kind)
         .max(Comparator.comparingDouble(Drawer.Front::amount))
         .map(Drawer.Front::thing)
