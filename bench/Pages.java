@@ -141,8 +141,8 @@ class Pages {
     String[] weights = {"_csrf", csrf, "herbs[0].herb", "yarrow", "herbs[0].cut", "CUT", "amount", ""};
     heading(requests);
     report("Shelf", requests, i -> send(request("/").GET().build()));
-    report("Bench, a change of weight", requests, i -> { weights[7] = 20 + i % 60 + " g"; return form("/bench/reckon", weights); });
-    report("Planner, a change of the want", requests, i -> form("/plans/new", "_csrf", csrf, "things[0].what", "TINS", "things[0].count", "" + (1 + i % 30), "things[0].size", "30 ml", "things[0].kind", "SALVE", "herb", "yarrow", "carrier", "olive", "by", LocalDate.now().plusDays(45).toString()));
+    beside("Bench, a change of weight", "charge", requests, i -> { weights[7] = 20 + i % 60 + " g"; return changed("/bench/reckon", weights); });
+    beside("Planner, a change of the want", "want", requests, i -> changed("/plans/new", "_csrf", csrf, "things[0].what", "TINS", "things[0].count", "" + (1 + i % 30), "things[0].size", "30 ml", "things[0].kind", "SALVE", "herb", "yarrow", "carrier", "olive", "by", LocalDate.now().plusDays(45).toString()));
     report("What-if, a slider moved", requests, i -> send(request("/plans/what-if?celsius=" + (15 + i % 80)).GET().build()));
     report("Round", requests, i -> send(request("/round").GET().build()));
     report("A year ahead", requests, i -> send(request("/drawer/ahead").GET().build()));
@@ -200,6 +200,22 @@ class Pages {
     return pages.stream().distinct().sorted().toList();
   }
 
+  /** Reports a change as it is typed beside what the core alone takes for it, one and the other in turns. */
+  private void beside(String name, String what, int requests, Call call) throws Exception {
+    List<Double> alone = new ArrayList<>();
+    report(name, requests, i -> {
+      alone.add(Double.parseDouble(get("/core?what=" + what).split(" ")[0]));
+      return call.make(i);
+    });
+    List<Double> warm = alone.subList(alone.size() - requests, alone.size()).stream().sorted().toList();
+    System.out.printf(java.util.Locale.ROOT, "  the core alone %38.4f%n", warm.get(requests / 2));
+  }
+
+  /** As the page’s script sends what changed. */
+  private HttpResponse<String> changed(String path, String... fields) throws Exception {
+    return form(path, "HX-Request", fields);
+  }
+
   private interface Call {
     HttpResponse<String> make(int i) throws Exception;
   }
@@ -234,11 +250,15 @@ class Pages {
   }
 
   private HttpResponse<String> form(String path, String... fields) throws Exception {
+    return form(path, "X-Form", fields);
+  }
+
+  private HttpResponse<String> form(String path, String header, String[] fields) throws Exception {
     StringBuilder body = new StringBuilder();
     for (int i = 0; i < fields.length; i += 2) {
       body.append(i == 0 ? "" : "&").append(fields[i]).append('=').append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
     }
-    return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body.toString())).build());
+    return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").header(header, "true").POST(HttpRequest.BodyPublishers.ofString(body.toString())).build());
   }
 
   private HttpRequest.Builder request(String path) {

@@ -2,7 +2,7 @@
 
 . "$(dirname "${BASH_SOURCE[0]}")/../bin/lib/common.sh"
 
-# Starts both; sets dir, port, db_port and password. heap is an option of Java's, options are the application's. Where also is set, with velvetcrock.bench.Also from that folder.
+# Starts both; sets dir, port, db_port and password. heap is an option of Java's, options are the application's. Where also is set, with velvetcrock.bench.Also from that folder; see compile_also.
 start_app() {
   ensure_installed
   build_if_needed
@@ -10,9 +10,18 @@ start_app() {
   read -r db_port password < <("$root_dir/bin/lib/cluster" start "$dir")
   port=$(free_port)
   java_command "${heap:--Xmx768m}"
-  [ -z "${also:-}" ] || java=(java "${heap:--Xmx768m}" -Dpages="$dir" -cp "$jar:$also" velvetcrock.bench.Also)
+  [ -z "${also:-}" ] || java=(java -XX:+UseSerialGC "${heap:--Xmx768m}" -Dpages="$dir" -cp "$jar:$also:$root_dir/bench/target/classes:$root_dir/bench/target/lib/*" velvetcrock.bench.Also)
   run_app
   trap 'kill "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; cluster_stop "$dir"; rm -rf "$dir"' EXIT
+}
+
+# Compiles what the benchmarks compare the application with (bench/also) into a folder of its own: sets also.
+compile_also() {
+  ensure_installed
+  build_if_needed
+  (cd "$root_dir" && mvn -q -B -ntp -DskipTests -pl core,bench package >&2)
+  also=$(mktemp -d)
+  javac -parameters -d "$also" -cp "$jar:$(dirname "$jar")/lib/*:$root_dir/bench/target/classes:$root_dir/bench/target/lib/*" "$root_dir/bench/also/Also.java"
 }
 
 # The application that start_app has made ready; as after a restart.

@@ -3,11 +3,17 @@ package velvetcrock.bench;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.HttpRequestHandler;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.WebContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
@@ -17,9 +23,10 @@ import velvetcrock.VelvetCrock;
 import velvetcrock.web.CurrentHousehold;
 
 /**
- * The application with one page more, the yardstick of bench/throughput: behind the same session and door, by
- * Thymeleaf and one query, it answers the bytes that another page answered, as a template of their own, and reckons
- * nothing.
+ * The application with what the benchmarks compare it with. The yardstick of bench/throughput: a page behind the same
+ * session and door, by Thymeleaf and one query, that answers the bytes that another page answered, as a template of
+ * their own, and reckons nothing. For bench/pages, what the core alone takes, in the same machine. And a page that is
+ * asked for with “written” finds that the household has just written something.
  */
 @Configuration(proxyBeanMethods = false)
 public class Also {
@@ -41,6 +48,46 @@ public class Also {
   @Bean("/bare")
   HttpRequestHandler bare(JdbcTemplate jdbc, CurrentHousehold current) {
     return (request, response) -> answer(jdbc, current, request, response);
+  }
+
+  /** How long one want by every way, or one charge, takes the core alone, ms. */
+  @Bean("/core")
+  HttpRequestHandler core() {
+    PlanBenchmark plans = new PlanBenchmark();
+    CoreBenchmark charges = new CoreBenchmark();
+    return (request, response) -> {
+      boolean want = request.getParameter("what").equals("want");
+      long begun = System.nanoTime();
+      Object reckoned = want ? plans.oneWant() : charges.charge();
+      double millis = (System.nanoTime() - begun) / 1e6;
+      response.getWriter().printf(Locale.ROOT, "%.4f %d", millis, reckoned.hashCode());
+    };
+  }
+
+  @Bean
+  HandlerInterceptor written(JdbcTemplate jdbc, TransactionTemplate transactions) {
+    return new HandlerInterceptor() {
+      @Override
+      public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (request.getParameter("written") != null) {
+          transactions.executeWithoutResult(status -> {
+            jdbc.execute("set local synchronous_commit = off");
+            jdbc.update("update household set name = name where id = household_at_hand()");
+          });
+        }
+        return true;
+      }
+    };
+  }
+
+  @Bean
+  WebMvcConfigurer writtenFirst(HandlerInterceptor written) {
+    return new WebMvcConfigurer() {
+      @Override
+      public void addInterceptors(InterceptorRegistry interceptors) {
+        interceptors.addInterceptor(written).order(Ordered.HIGHEST_PRECEDENCE);
+      }
+    };
   }
 
   private void answer(JdbcTemplate jdbc, CurrentHousehold current, HttpServletRequest request, HttpServletResponse response)

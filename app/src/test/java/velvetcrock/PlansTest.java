@@ -1,6 +1,9 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.net.URI;
@@ -15,10 +18,14 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import velvetcrock.core.batch.Charged;
 import velvetcrock.core.drawer.LotDetails;
 import velvetcrock.core.heat.Appliance;
@@ -116,6 +123,32 @@ class PlansTest extends AppTest {
         .replaceAll("<[^>]+>", " ")
         .replaceAll("\\s+", " ")
         .replace('\u00a0', ' ');
+  }
+
+  /** As it is typed, the answer is what the whole page would say of it, and nothing besides. */
+  @Test
+  void aChangedWantIsAnsweredWithWhatItComesTo() throws Exception {
+    String[] want = want(today().plusDays(70));
+    Document whole = Jsoup.parse(content(send(keeper, "/plans/new", want)));
+    MockHttpServletRequestBuilder typed =
+        post("/plans/new").with(authentication(signedIn(keeper))).with(csrf());
+    for (int i = 0; i < want.length; i += 2) {
+      typed.param(want[i], want[i + 1]);
+    }
+    Document changed = Jsoup.parse(content(mvc.perform(typed.header("HX-Request", "true"))));
+
+    assertThat(changed.body().children())
+        .extracting(Element::id)
+        .containsExactly("outlook", "looked");
+    for (String part : List.of("outlook", "looked")) {
+      assertThat(changed.getElementById(part).html())
+          .isNotBlank()
+          .isEqualTo(whole.getElementById(part).html());
+    }
+  }
+
+  private static String content(ResultActions answer) throws Exception {
+    return answer.andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
   }
 
   private String decide(LocalDate by, String... changes) throws Exception {

@@ -14,6 +14,7 @@ import velvetcrock.core.jar.BatchReckoning.KeepingRange;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /** The batches of the household, to be read; what is done to them goes by {@link BatchActs}. */
@@ -52,18 +53,21 @@ public class Batches {
   }
 
   /** The batches that stand on the shelf, the oldest first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<BatchRecord> standing() {
     return batches.standing().stream().map(this::record).toList();
   }
 
   /** Strained batches of which oil may be in no bottle yet, or whose marc is still there. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<BatchRecord> strained(int most) {
     return batches.strained(Limit.of(most)).stream().map(this::record).toList();
   }
 
   /** The newest batches, newest first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<BatchRecord> newest(int most) {
     return batches.newest(Limit.of(most)).stream().map(this::record).toList();

@@ -27,6 +27,7 @@ import velvetcrock.core.keeping.OwnShelfLife;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /**
@@ -84,6 +85,7 @@ public class BottleBook {
   }
 
   /** Bottles that are not gone, those to be used first in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<BottleRecord> standing(Which which, int most) {
     return bottles.standing(which.herb(), which.carrier(), Limit.of(most)).stream()
@@ -92,18 +94,21 @@ public class BottleBook {
   }
 
   /** How much there is in all. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Hoard hoard(Which which, LocalDate today) {
     return bottles.hoard(which.herb(), which.carrier(), today);
   }
 
   /** What there is by first carrier and date, the earliest date in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<DatedOil> byCarrier() {
     return bottles.byCarrier();
   }
 
   /** What there is by first herb and date, the earliest date in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<DatedOil> byHerb() {
     return bottles.byHerb();
@@ -113,6 +118,7 @@ public class BottleBook {
    * Bottles that may want something done: near or past their date, open, spoiled, or of a kind that
    * has turned here before.
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<BottleRecord> wanting(LocalDate until, Map<Shelf, OwnShelfLife> own) {
     List<String> turning =
@@ -126,6 +132,7 @@ public class BottleBook {
   }
 
   /** How long the household's own bottles kept, the latest of each carrier and place. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Map<Shelf, OwnShelfLife> ownShelfLives() {
     return bottles.ended(TEACH).stream()
@@ -200,6 +207,7 @@ public class BottleBook {
   public record ToPrintAgain(List<String> codes, long more) {}
 
   /** Bottles that are still good and whose label says a later date than they have now. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public ToPrintAgain toPrintAgain(LocalDate today) {
     List<String> codes = bottles.toPrintAgain(today, Limit.of(MOST_TO_PRINT));

@@ -12,6 +12,7 @@ import velvetcrock.core.jar.BatchReckoning;
 import velvetcrock.core.yield.Retention;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.MovedIn;
 
 /**
@@ -42,6 +43,7 @@ public class Experience {
   }
 
   /** All that the current household has learned. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<Retention.Own> own() {
     return lessons.taught().stream().map(RetentionLessonRepository.Taught::own).toList();

@@ -5,6 +5,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.UsedFirst;
 
 /**
@@ -32,6 +33,7 @@ class MostUsed implements UsedFirst {
   }
 
   @Override
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<String> keys() {
     return jdbc.queryForList(USED, String.class, current.id());

@@ -19,6 +19,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
+import velvetcrock.web.WritesNothing;
 
 /** The bench: the sentence, what it comes to, and charging the jar. */
 @Controller
@@ -59,6 +60,7 @@ class BenchController {
     return page.show(begun, ChargeForm.ofPlan(plan), FieldErrors.none(), model);
   }
 
+  @WritesNothing
   @PostMapping("/bench")
   String again(BenchForm form, ChargeForm charging, SplitForm split, Model model) {
     model.addAttribute("split", split);
@@ -66,6 +68,7 @@ class BenchController {
   }
 
   /** Only what the sentence comes to, for a change as it is typed. */
+  @WritesNothing
   @PostMapping("/bench/reckon")
   String reckon(BenchForm form, ChargeForm charging, Model model) {
     Household house = households.current();

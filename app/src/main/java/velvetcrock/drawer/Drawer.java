@@ -34,6 +34,7 @@ import velvetcrock.core.stock.StockAhead;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.MovedIn;
 import velvetcrock.web.NotFound;
 
@@ -112,12 +113,14 @@ public class Drawer {
       @Nullable LocalDate since) {}
 
   /** The fronts of all drawers that hold anything. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<Front> fronts() {
     return lots.fronts();
   }
 
   /** The lots of a thing that there are, those to be used first in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<LotRecord> of(Kind kind, String thing) {
     return lots.standing(kind, thing, null, ANY, Limit.unlimited()).stream()
@@ -138,6 +141,7 @@ public class Drawer {
   record Thing(Kind kind, String key) {}
 
   /** Since when there has been any of each thing. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   Map<Thing, LocalDate> firsts(LocalDate today) {
     return lots.firsts().stream()
@@ -148,6 +152,7 @@ public class Drawer {
   }
 
   /** Lots of some kinds with something in them, those to be used first in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<LotRecord> filled(Kind... kinds) {
     return lots.filled(List.of(kinds), Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
@@ -168,6 +173,7 @@ public class Drawer {
    *
    * @param state of a herb; null for anything else
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<LotRecord> choices(Kind kind, String thing, @Nullable HerbState state) {
     return lots.standing(kind, thing, state, ANY, Limit.of(MOST_CHOICES)).stream()
@@ -181,6 +187,7 @@ public class Drawer {
    *
    * @param id a lot's id; anything else names none
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Optional<LotRecord> meant(Kind kind, String thing, @Nullable HerbState state, String id) {
     return uuid(id)

@@ -18,6 +18,7 @@ import velvetcrock.chronicle.Chronicle;
 import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Refused;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.InHousehold;
 
 /**
@@ -74,6 +75,7 @@ public class Erasure {
   public record Pending(Instant at, String askedBy) {}
 
   /** What the current household is to expect; empty if nothing. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Optional<Pending> pending() {
     return jdbc

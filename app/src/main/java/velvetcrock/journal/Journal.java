@@ -21,6 +21,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 
 /**
  * Keeps and finds what was written. The database’s word search is not Hibernate’s, so that the
@@ -104,6 +105,7 @@ public class Journal {
   }
 
   /** When the first thing that was written down happened; empty if nothing was. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Optional<Instant> first() {
     return jdbc
@@ -121,6 +123,7 @@ public class Journal {
    * @param skip how many of the newest to pass over
    * @param most how many to find at most
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<JournalLine> find(Search search, int skip, int most) {
     Conditions conditions = new Conditions(search);

@@ -22,6 +22,7 @@ import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.Units;
+import velvetcrock.web.HeldUntilChanged;
 
 /** The vessels of the kitchen with how many there are and how many stand empty. */
 @Service
@@ -51,6 +52,7 @@ public class Vessels {
   }
 
   /** All of them: the household's own first, then the common shapes. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<JarAtHand> all() {
     List<OwnJar> own = ownJars();
@@ -72,6 +74,7 @@ public class Vessels {
   }
 
   /** All jars: the household's own first, then the common shapes, of its own measure first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<Jar> jars() {
     return jars(ownJars(), households.current().kitchen());
@@ -168,6 +171,7 @@ public class Vessels {
    * How many there are of each jar, by key. Until the household has counted any of the common
    * shapes, they are not in it: then nobody knows, and any may be proposed.
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Map<String, Integer> counts() {
     return counts(ownJars());

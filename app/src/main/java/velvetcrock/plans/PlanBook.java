@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /** The plans as they are kept. */
@@ -34,6 +35,7 @@ class PlanBook {
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
+  @HeldUntilChanged
   List<Planned> open() {
     return plans.findByStatusOrderByBeginsAt(PlanRow.Status.OPEN).stream()
         .map(this::planned)

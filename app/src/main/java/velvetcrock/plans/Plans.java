@@ -32,6 +32,7 @@ import velvetcrock.core.outlook.Timetable;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /** Keeps what was decided, and settles several plans in one kitchen. */
@@ -66,6 +67,7 @@ public class Plans {
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<Planned> open() {
     return book.open();

@@ -30,6 +30,7 @@ import velvetcrock.web.Formats;
 import velvetcrock.web.FreshKeys;
 import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
+import velvetcrock.web.WritesNothing;
 
 /** The planner: what is wanted, the ways to it, and what was decided. */
 @Controller
@@ -75,9 +76,19 @@ class PlansController {
   }
 
   /** The same, for a form that changed. */
+  @WritesNothing
   @PostMapping("/plans/new")
   String changed(WantForm form, Model model) {
     return page(form, FieldErrors.none(), model);
+  }
+
+  /** Only what the want comes to, for a change as it is typed. */
+  @WritesNothing
+  @PostMapping(path = "/plans/new", headers = "HX-Request")
+  String reckoned(WantForm form, Model model) {
+    WantForm completed = completed(form);
+    work(completed, FieldErrors.none(), households.current(), model);
+    return "plans/wanted :: answer";
   }
 
   @PostMapping("/plans")
@@ -135,9 +146,6 @@ class PlansController {
 
   private String page(WantForm form, FieldErrors errors, Model model) {
     WantForm completed = completed(form);
-    Household house = households.current();
-    Formats fmt = households.formats(house);
-    model.addAttribute("form", completed);
     model.addAttribute(
         "herbs",
         catalogues.current().herbs().stream()
@@ -147,6 +155,14 @@ class PlansController {
     model.addAttribute("carriers", catalogues.current().carriers());
     model.addAttribute("whats", WantForm.whats());
     model.addAttribute("firmnesses", firmnesses());
+    work(completed, errors, households.current(), model);
+    return "plans/want";
+  }
+
+  /** What the want comes to; where it cannot be read, the errors say so. */
+  private void work(WantForm completed, FieldErrors errors, Household house, Model model) {
+    Formats fmt = households.formats(house);
+    model.addAttribute("form", completed);
     model.addAttribute("instead", new InsteadLinks());
     model.addAttribute("view", null);
     model.addAttribute("errors", errors);
@@ -165,7 +181,6 @@ class PlansController {
     } catch (Refused refused) {
       model.addAttribute("errors", errors.any() ? errors : FieldErrors.of(refused));
     }
-    return "plans/want";
   }
 
   /** A kind of product to choose. */

@@ -10,6 +10,7 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.batch.PromisedCodes;
 import velvetcrock.drawer.Promises;
 import velvetcrock.kitchen.VesselsInUse;
+import velvetcrock.web.HeldUntilChanged;
 
 /** What the open plans have promised to themselves: codes, vessels, and parts of lots. */
 @Component
@@ -29,6 +30,7 @@ class PromisedThings implements PromisedCodes, Promises, VesselsInUse {
   }
 
   @Override
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Map<UUID, Double> promised() {
     Map<UUID, Double> promised = new HashMap<>();

@@ -38,6 +38,7 @@ import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
 import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
+import velvetcrock.web.WritesNothing;
 
 /** Where a product is thought out and weighed in. */
 @Controller
@@ -83,6 +84,7 @@ class NewProductController {
   }
 
   /** The same, for a sentence that changed. */
+  @WritesNothing
   @PostMapping("/products/new")
   String changed(NewProductForm form, Model model) {
     return page(
@@ -92,6 +94,7 @@ class NewProductController {
   }
 
   /** The same scaled to another amount of its first part that has one. */
+  @WritesNothing
   @PostMapping("/products/new/scale")
   String scale(
       NewProductForm form, @RequestParam String to, Model model, HttpServletResponse response) {
@@ -100,6 +103,7 @@ class NewProductController {
   }
 
   /** The same with one part exchanged for another and the feel kept. */
+  @WritesNothing
   @PostMapping("/products/new/exchange")
   String exchange(
       NewProductForm form,

@@ -34,6 +34,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /**
@@ -230,18 +231,21 @@ public class Products {
   }
 
   /** Products in the pan and with tins left, those to be used first in front. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<ProductRecord> standing() {
     return standing(MOST_STANDING);
   }
 
   /** The same, so many at most. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<ProductRecord> standing(int most) {
     return products.standing(Limit.of(most)).stream().map(this::record).toList();
   }
 
   /** Products in the pan, and those with tins left that should be gone by a day. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<ProductRecord> wanting(LocalDate until) {
     return products.wanting(until, Limit.of(MOST_STANDING)).stream().map(this::record).toList();
@@ -254,6 +258,7 @@ public class Products {
   }
 
   /** Products whose labels say a later date than their tins have now, and that are still good. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<String> toPrintAgain(LocalDate today) {
     return products.toPrintAgain(today, Limit.of(MOST_STANDING));
@@ -301,6 +306,7 @@ public class Products {
   }
 
   /** The same of every kind. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Map<Firmness, Learned> tastes(String wax) {
     ProductRules rules = new ProductRules(catalogues.current());
@@ -313,6 +319,7 @@ public class Products {
   }
 
   /** By how much whipping makes a melt grow here. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Learned overrun() {
     return Whipping.overrun(

@@ -76,8 +76,9 @@ public class HouseholdChanges {
         reading.execute(
             status ->
                 jdbc.queryForList(
-                    "select changes from household_change where household_id = household_at_hand()",
-                    Long.class));
+                    "select changes from household_change where household_id = ?",
+                    Long.class,
+                    current.id()));
     return found.isEmpty() ? 0 : found.get(0);
   }
 }

@@ -57,7 +57,8 @@ public class OneLook
         && !method.hasMethodAnnotation(AtTheDoor.class)
         && !method.hasMethodAnnotation(ResponseBody.class)
         && !AnnotatedElementUtils.hasAnnotation(method.getBeanType(), ResponseBody.class)
-        && HttpMethod.GET.matches(request.getMethod())
+        && (HttpMethod.GET.matches(request.getMethod())
+            || method.hasMethodAnnotation(WritesNothing.class))
         && current.who().isPresent()) {
       TransactionStatus look = transactions.getTransaction(reading);
       request.setAttribute(LOOK, (Runnable) () -> transactions.rollback(look));

@@ -1,0 +1,143 @@
+package velvetcrock.web;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.lang.reflect.Method;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.cache.annotation.CachingConfigurer;
+import org.springframework.cache.annotation.EnableCaching;
+import org.springframework.cache.concurrent.ConcurrentMapCache;
+import org.springframework.cache.interceptor.CacheOperationInvocationContext;
+import org.springframework.cache.interceptor.CacheResolver;
+import org.springframework.cache.interceptor.KeyGenerator;
+import org.springframework.cache.support.NoOpCache;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.context.request.RequestContextHolder;
+
+/**
+ * Holds what the store answered, for as long as the household at hand has written nothing, by
+ * whichever instance: under the count of what it has written ({@link HouseholdChanges}), as pages
+ * are. Whoever writes asks the store itself, in the transaction that writes; so does whatever is no
+ * request. Where {@code velvetcrock.answers-checked} is set, as in tests, everything is asked all
+ * the same and has to be equal.
+ */
+@Configuration(value = HeldAnswers.NAME, proxyBeanMethods = false)
+@EnableCaching(order = Ordered.LOWEST_PRECEDENCE - 1)
+class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
+  /** By which an annotation names it. */
+  static final String NAME = "heldAnswers";
+
+  private static final Duration LONGEST = Duration.ofMinutes(2);
+
+  /** Rows: lots, jars, bottles. Their states are mostly held already, by what they were read of. */
+  private static final int MOST_ROWS = 20_000;
+
+  private static final String NOT_HELD = "not held";
+
+  private final HouseholdChanges changes;
+  private final CurrentHousehold current;
+  private final org.springframework.cache.Cache held;
+  private final org.springframework.cache.Cache none = new NoOpCache(NAME);
+
+  HeldAnswers(
+      HouseholdChanges changes,
+      CurrentHousehold current,
+      @Value("${velvetcrock.answers-checked:false}") boolean checked) {
+    this.changes = changes;
+    this.current = current;
+    Cache<Object, Object> answers =
+        Caffeine.newBuilder()
+            .maximumWeight(MOST_ROWS)
+            .weigher((Object asked, Object answer) -> rows(answer))
+            .expireAfterWrite(LONGEST)
+            .build();
+    this.held =
+        checked
+            ? new Checked(answers, changes)
+            : new ConcurrentMapCache(NAME, answers.asMap(), true);
+  }
+
+  /** What was asked, of whom, when it had written so often. */
+  private record Asked(UUID household, long changes, Method what, List<@Nullable Object> with) {}
+
+  private static int rows(Object answer) {
+    return answer instanceof Collection<?> many
+        ? 1 + many.size()
+        : answer instanceof Map<?, ?> map ? 1 + map.size() : 1;
+  }
+
+  @Override
+  public CacheResolver cacheResolver() {
+    return this;
+  }
+
+  @Override
+  public Collection<? extends org.springframework.cache.Cache> resolveCaches(
+      CacheOperationInvocationContext<?> context) {
+    return List.of(holds() ? held : none);
+  }
+
+  @Override
+  public Object generate(Object target, Method method, @Nullable Object... params) {
+    return holds()
+        ? new Asked(
+            current.id(),
+            changes.seen(),
+            method,
+            Arrays.stream(params).map(HeldAnswers::byValue).toList())
+        : NOT_HELD;
+  }
+
+  private static @Nullable Object byValue(@Nullable Object asked) {
+    return asked instanceof Object[] several ? Arrays.asList(several) : asked;
+  }
+
+  private boolean holds() {
+    return RequestContextHolder.getRequestAttributes() != null
+        && current.who().isPresent()
+        && (!TransactionSynchronizationManager.isActualTransactionActive()
+            || TransactionSynchronizationManager.isCurrentTransactionReadOnly());
+  }
+
+  /** Holds nothing back, and compares what is answered with what was. */
+  private static final class Checked extends ConcurrentMapCache {
+    private final HouseholdChanges changes;
+
+    Checked(Cache<Object, Object> answers, HouseholdChanges changes) {
+      super(NAME, answers.asMap(), true);
+      this.changes = changes;
+    }
+
+    @Override
+    protected @Nullable Object lookup(Object key) {
+      return null;
+    }
+
+    /**
+     * Takes an answer.
+     *
+     * @throws IllegalStateException where it is another than before though nothing was written
+     */
+    @Override
+    public void put(Object key, @Nullable Object value) {
+      Object before = fromStoreValue(getNativeCache().get(key));
+      if (before != null
+          && !Objects.equals(before, value)
+          && key instanceof Asked asked
+          && changes.now() == asked.changes()) {
+        throw new IllegalStateException(asked.what() + " was " + before + " and is " + value);
+      }
+      super.put(key, value);
+    }
+  }
+}
