@@ -21,13 +21,11 @@ final class Guessing {
 
   /** Over a trace; where it is assumed it may be 8 °C off. */
   Ensemble over(Trace trace, boolean assumed) {
-    Drawn middle = usual.over(trace);
-    return new Ensemble(
-        middle,
-        slower.over(trace),
-        faster.over(trace),
-        assumed ? usual.over(trace.warmerBy(-Assumed.WITHIN_C)) : middle,
-        assumed ? usual.over(trace.warmerBy(Assumed.WITHIN_C)) : middle);
+    Walk walk = new Walk();
+    for (Trace.Point point : trace.points()) {
+      walk.to(point.hours(), point.celsius(), !assumed);
+    }
+    return walk.drawn();
   }
 
   /** Over a steady time. */
@@ -55,18 +53,28 @@ final class Guessing {
 
     /** Goes on to the next point. */
     void to(double hours, double celsius, boolean read) {
-      double within = read ? 0 : Assumed.WITHIN_C;
       if (!read && cold == middle) {
         cold = middle.copy();
         hot = middle.copy();
       }
       if (cold != middle) {
-        cold.to(hours, celsius - within);
-        hot.to(hours, celsius + within);
+        double within = read ? 0 : Assumed.WITHIN_C;
+        cold.to(usual.next(hours, celsius - within));
+        hot.to(usual.next(hours, celsius + within));
       }
-      middle.to(hours, celsius);
-      less.to(hours, celsius);
-      more.to(hours, celsius);
+      Mobility.Next next = usual.next(hours, celsius);
+      if (middle.glides(celsius, next.pace())) {
+        double days = middle.daysTo(hours, celsius);
+        double half = days / 2;
+        double mend = days * middle.stepTo(celsius) / 12;
+        middle.glide(next, half, mend);
+        less.glide(next, half, mend);
+        more.glide(next, half, mend);
+      } else {
+        middle.to(next);
+        less.to(next);
+        more.to(next);
+      }
     }
 
     /** Goes on from where another stood. */

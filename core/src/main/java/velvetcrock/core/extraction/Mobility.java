@@ -1,6 +1,7 @@
 package velvetcrock.core.extraction;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
@@ -8,7 +9,6 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.FigureRow;
 import velvetcrock.core.charge.CarrierBlend;
-import velvetcrock.core.heat.Trace;
 import velvetcrock.core.materia.Carrier;
 import velvetcrock.core.materia.Part;
 
@@ -45,6 +45,7 @@ final class Mobility {
   private final double meltedAboveC;
   private final @Nullable Part part;
   private final double[] bendsC;
+  private final double straightAboveC;
 
   /**
    * Of a blend.
@@ -68,6 +69,20 @@ final class Mobility {
         part == Part.RESIN
             ? new double[] {meltedAboveC, RESIN_STIFF_C, RESIN_SOFT_C}
             : new double[] {meltedAboveC};
+    this.straightAboveC = Arrays.stream(bendsC).max().orElseThrow();
+  }
+
+  /**
+   * A point, with what it asks of the oil however mobility grows.
+   *
+   * @param perVogel 1/(T − T₀) of Vogel’s law, 1/K
+   * @param pace of the part of the plant
+   */
+  record Next(double hours, double celsius, double perVogel, double pace) {}
+
+  /** A point to go on to. */
+  Next next(double hours, double celsius) {
+    return new Next(hours, celsius, 1 / (celsius + Carrier.VOGEL), pace(celsius));
   }
 
   private double at(double celsius) {
@@ -91,15 +106,6 @@ final class Mobility {
     };
   }
 
-  /** ∫ over a trace. */
-  Drawn over(Trace trace) {
-    Walk walk = new Walk();
-    for (Trace.Point point : trace.points()) {
-      walk.to(point.hours(), point.celsius());
-    }
-    return walk.drawn();
-  }
-
   /** ∫ over a steady time. */
   Drawn steady(double celsius, double hours) {
     double days = celsius < meltedAboveC ? 0 : at(celsius) * hours / HOURS_PER_DAY;
@@ -111,6 +117,7 @@ final class Mobility {
     private boolean begun;
     private double hours;
     private double celsius;
+    private double pace;
     private double mobility;
     private double fall;
     private double washDays;
@@ -130,6 +137,7 @@ final class Mobility {
       begun = kept.nextSo();
       hours = kept.next();
       celsius = kept.next();
+      pace = pace(celsius);
       mobility = kept.next();
       fall = kept.next();
       washDays = kept.next();
@@ -141,21 +149,62 @@ final class Mobility {
       row.put(begun).put(hours, celsius, mobility, fall, washDays, diffusionDays);
     }
 
-    /** Goes on to the next point. */
-    void to(double nextHours, double nextC) {
-      double kelvin = nextC + Carrier.KELVIN;
-      double perVogel = 1 / (nextC + Carrier.VOGEL);
-      double perKelvin = Math.exp(intercept - slope * perVogel + growthPerC * (nextC - 20));
-      double mu = kelvin * perKelvin;
-      double falls = perKelvin + mu * (slope * perVogel * perVogel + growthPerC);
+    /** Whether it is a short straight line to a point, on which nothing bends. */
+    boolean glides(double nextC, double nextPace) {
+      return begun
+          && pace == nextPace
+          && Math.abs(nextC - celsius) <= SMALL_STEP_C
+          && !bends(celsius, nextC);
+    }
+
+    /** Days to the next point that are drawn in: none below the setting point. */
+    double daysTo(double nextHours, double nextC) {
+      return (celsius + nextC) / 2 < meltedAboveC ? 0 : (nextHours - hours) / HOURS_PER_DAY;
+    }
+
+    /** By how much it warms to the next point, °C. */
+    double stepTo(double nextC) {
+      return nextC - celsius;
+    }
+
+    /**
+     * Goes on to the next point on a line that {@link #glides}.
+     *
+     * @param half half the {@link #daysTo days} to it
+     * @param mend a twelfth of these days by the {@link #stepTo step}, for the trapezoid’s ends
+     */
+    void glide(Next to, double half, double mend) {
+      double wasMobility = mobility;
+      double wasFall = fall;
+      arrive(to);
+      double drawn = half * (wasMobility + mobility) - mend * (fall - wasFall);
+      washDays += drawn;
+      diffusionDays += drawn * pace;
+    }
+
+    /** Goes on to the next point, wherever it is. */
+    void to(Next to) {
+      if (glides(to.celsius(), to.pace())) {
+        double days = daysTo(to.hours(), to.celsius());
+        glide(to, days / 2, days * stepTo(to.celsius()) / 12);
+        return;
+      }
       if (begun) {
-        piece(nextHours, nextC, mu, falls);
+        bent(to.celsius(), (to.hours() - hours) / HOURS_PER_DAY);
       }
       begun = true;
-      hours = nextHours;
-      celsius = nextC;
+      arrive(to);
+    }
+
+    private void arrive(Next to) {
+      double perKelvin =
+          Math.exp(intercept - slope * to.perVogel() + growthPerC * (to.celsius() - 20));
+      double mu = (to.celsius() + Carrier.KELVIN) * perKelvin;
+      hours = to.hours();
+      celsius = to.celsius();
+      pace = to.pace();
       mobility = mu;
-      fall = falls;
+      fall = perKelvin + mu * (slope * to.perVogel() * to.perVogel() + growthPerC);
     }
 
     /** What was drawn so far. */
@@ -163,19 +212,8 @@ final class Mobility {
       return new Drawn(washDays, diffusionDays);
     }
 
-    private void piece(double nextHours, double nextC, double mu, double falls) {
-      double days = (nextHours - hours) / HOURS_PER_DAY;
+    private void bent(double nextC, double days) {
       double step = nextC - celsius;
-      if (Math.abs(step) <= SMALL_STEP_C && !bends(celsius, nextC)) {
-        double pace = pace(celsius);
-        if (pace == pace(nextC)) {
-          double mean = (mobility + mu) / 2 - step / 12 * (falls - fall);
-          double drawn = (celsius + nextC) / 2 < meltedAboveC ? 0 : days * mean;
-          washDays += drawn;
-          diffusionDays += drawn * pace;
-          return;
-        }
-      }
       List<Double> stops = stops(celsius, nextC);
       double from = celsius;
       stops.add(nextC);
@@ -190,6 +228,9 @@ final class Mobility {
   }
 
   private boolean bends(double fromC, double toC) {
+    if (Math.min(fromC, toC) >= straightAboveC) {
+      return false;
+    }
     for (double bend : bendsC) {
       if (lies(bend, fromC, toC)) {
         return true;

@@ -122,7 +122,7 @@ public record Pull(
     double melted = carriers.meltedAboveC();
     problems.require(
         legs.stream().allMatch(l -> l.trace().points().isEmpty())
-            || legs.stream().anyMatch(l -> l.trace().hottestC() >= melted),
+            || legs.stream().anyMatch(l -> l.trace().reaches(melted)),
         "trace",
         () ->
             "Below " + plain(melted) + " °C some of it is solid, and a solid fat does not infuse.");

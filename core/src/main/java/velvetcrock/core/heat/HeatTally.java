@@ -28,9 +28,9 @@ public final class HeatTally {
   private double lastC;
   private Aged lastRates = Aged.NONE;
   private boolean lastRead;
-  private Aged ageing = Aged.NONE;
-  private Aged colder = Aged.NONE;
-  private Aged hotter = Aged.NONE;
+  private final Worth ageing = new Worth();
+  private final Worth colder = new Worth();
+  private final Worth hotter = new Worth();
   private double inBand;
   private double under;
   private double over;
@@ -40,6 +40,23 @@ public final class HeatTally {
   private double peak = Double.NEGATIVE_INFINITY;
   private double aboveSince = Double.NaN;
   private double abovePeak;
+
+  /** What the pieces so far are worth together: a trace has hundreds of thousands. */
+  private static final class Worth {
+    private double gentle;
+    private double usual;
+    private double steep;
+
+    void add(Aged more) {
+      gentle += more.gentle();
+      usual += more.usual();
+      steep += more.steep();
+    }
+
+    Aged sum() {
+      return new Aged(gentle, usual, steep);
+    }
+  }
 
   /**
    * A tally with nothing in it.
@@ -65,9 +82,9 @@ public final class HeatTally {
     tally.lastC = kept.next();
     tally.lastRead = kept.nextSo();
     tally.lastRates = aged(kept);
-    tally.ageing = aged(kept);
-    tally.colder = aged(kept);
-    tally.hotter = aged(kept);
+    tally.ageing.add(aged(kept));
+    tally.colder.add(aged(kept));
+    tally.hotter.add(aged(kept));
     tally.inBand = kept.next();
     tally.under = kept.next();
     tally.over = kept.next();
@@ -90,7 +107,7 @@ public final class HeatTally {
   /** Puts down all that it holds, for {@link #resumed}. */
   public void keep(FigureRow row) {
     row.put(points, firstHours, lastHours, lastC).put(lastRead);
-    for (Aged aged : List.of(lastRates, ageing, colder, hotter)) {
+    for (Aged aged : List.of(lastRates, ageing.sum(), colder.sum(), hotter.sum())) {
       row.put(aged.gentle(), aged.usual(), aged.steep());
     }
     row.put(inBand, under, over, aboveCeiling, gaps, assumed, peak, aboveSince, abovePeak);
@@ -123,7 +140,7 @@ public final class HeatTally {
     } else {
       double length = hours - lastHours;
       Aged along = Ageing.meanRates(lastC, lastRates, celsius, rates).times(length);
-      ageing = ageing.plus(along);
+      ageing.add(along);
       if (read && lastRead && length > Readings.GAP_HOURS) {
         gaps += length;
         boolean rising = celsius > lastC;
@@ -146,8 +163,8 @@ public final class HeatTally {
 
   /** What a piece is worth at the least and at the most: its colder end held, and its hotter. */
   private void unsure(Aged least, Aged most) {
-    colder = colder.plus(least);
-    hotter = hotter.plus(most);
+    colder.add(least);
+    hotter.add(most);
   }
 
   private void look(Trace.Point point) {
@@ -213,12 +230,12 @@ public final class HeatTally {
 
   /** Ageing so far, hours at 20 °C; silences along the straight line. */
   public double ageingHours() {
-    return ageing.usual();
+    return ageing.usual;
   }
 
   /** From the least to the most that it may be: over the energies, silences held at either end. */
   public Range ageingRange() {
-    return new Range(colder.range().low(), hotter.range().high());
+    return new Range(colder.sum().range().low(), hotter.sum().range().high());
   }
 
   /**
@@ -252,7 +269,7 @@ public final class HeatTally {
     lines.line(
         "Ageing",
         Ageing.RULE + "; gaps along the straight line",
-        ageing.usual(),
+        ageing.usual,
         "h at 20 °C",
         Standing.ESTIMATE);
     lines.line(
@@ -264,13 +281,13 @@ public final class HeatTally {
     double kinetic =
         lines.line(
             "Mean kinetic temperature",
-            "the steady one worth " + plain(ageing.usual()) + " h in " + plain(hours) + " h",
-            Ageing.meanKineticC(ageing.usual(), hours),
+            "the steady one worth " + plain(ageing.usual) + " h in " + plain(hours) + " h",
+            Ageing.meanKineticC(ageing.usual, hours),
             "°C",
             Standing.ESTIMATE);
     return new HeatStatistics(
         hours,
-        ageing.usual(),
+        ageing.usual,
         ageingRange(),
         inBand / hours,
         under,

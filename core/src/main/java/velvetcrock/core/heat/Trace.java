@@ -63,9 +63,9 @@ public record Trace(List<Point> points) {
         points.stream().map(p -> new Point(p.hours(), p.celsius() + celsius)).toList());
   }
 
-  /** Its highest temperature, °C; the lowest double where it has no point. */
-  public double hottestC() {
-    return points.stream().mapToDouble(Point::celsius).max().orElse(-Double.MAX_VALUE);
+  /** Whether any point is as warm as that. */
+  public boolean reaches(double celsius) {
+    return points.stream().anyMatch(point -> point.celsius() >= celsius);
   }
 
   /** The same course so many hours later. */

@@ -131,7 +131,7 @@ public record Comparison(double needOilMl, List<Way> ways, Reckoning reckoning) 
       LocalDate start = latestStart.isBefore(order.today()) ? order.today() : latestStart;
       LocalDate ready = start.plusDays(days);
       Infusion infusion = Infusion.of(method, hours, order.herb().handling().drawing().ceilingC());
-      boolean solid = infusion.trace().hottestC() < charge.carriers().meltedAboveC();
+      boolean solid = !infusion.trace().reaches(charge.carriers().meltedAboveC());
       Pull pull =
           solid
               ? Pull.nothing()

@@ -221,7 +221,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       if (!HeatGoal.bears(method, bearsC)) {
         obstacles.add(Obstacle.of(Obstacle.Kind.TOO_HOT, bearsC));
       }
-      boolean solid = infusion.trace().hottestC() < carriers.meltedAboveC();
+      boolean solid = !infusion.trace().reaches(carriers.meltedAboveC());
       Pull pull =
           solid
               ? Pull.nothing()
