@@ -42,5 +42,7 @@ begin
     execute format('insert into %I (%s) select %s from (select * from %I where household_id = $1) was, generate_series($3, $4) n',
       part.relation, named, told, part.relation) using house, days, first, last;
   end loop;
+  -- Counted, as whatever a household writes is.
+  update household_change set changes = changes + 1 where household_id = house;
   drop table past;
 end $$;

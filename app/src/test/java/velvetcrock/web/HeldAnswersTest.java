@@ -2,6 +2,7 @@ package velvetcrock.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -38,6 +39,11 @@ class HeldAnswersTest {
     @HeldUntilChanged
     public List<Integer> lots(String herb, String... more) {
       return List.of(asked.incrementAndGet());
+    }
+
+    @HeldUntilChanged
+    public double sum() {
+      return 3 + asked.incrementAndGet() * 1e-12;
     }
 
     @HeldUntilChanged
@@ -155,5 +161,13 @@ class HeldAnswersTest {
     assertThatThrownBy(() -> store.lots("yarrow")).hasMessageContaining("lots");
     when(changes.now()).thenReturn(4L);
     assertThat(store.lots("yarrow")).hasSize(1);
+  }
+
+  /** As sums do whose rows are read in another order. */
+  @Test
+  void checkedAnAnswerMayDifferInItsLastDigits() {
+    Store store = store(true);
+    double sum = store.sum();
+    assertThat(store.sum()).isNotEqualTo(sum).isCloseTo(sum, within(1e-9));
   }
 }

@@ -33,6 +33,23 @@ final class SmallerShifts {
   /** A guard for a slow machine. */
   private static final Duration MOST_TIME = Duration.ofMillis(1500);
 
+  /** Configuring it takes longer than a search among a few plans. */
+  private static final SolverFactory<Plans> SEARCHES =
+      SolverFactory.create(
+          new SolverConfig()
+              .withSolutionClass(Plans.class)
+              .withEntityClasses(Line.class)
+              .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
+              .withRandomSeed(0L)
+              .withScoreDirectorFactory(
+                  new ScoreDirectorFactoryConfig().withEasyScoreCalculatorClass(Weighing.class))
+              .withPhases(
+                  new LocalSearchPhaseConfig().withLocalSearchType(LocalSearchType.LATE_ACCEPTANCE))
+              .withTerminationConfig(
+                  new TerminationConfig()
+                      .withMoveCountLimit(MOST_MOVES)
+                      .withSpentLimit(MOST_TIME)));
+
   private final Weight weight;
   private final List<Job> jobs;
   private final Map<String, List<Placing>> placings;
@@ -53,19 +70,7 @@ final class SmallerShifts {
     plans.weight = weight;
     plans.lines =
         jobs.stream().map(job -> new Line(placings.get(job.id()), placed.get(job.id()))).toList();
-    SolverConfig config =
-        new SolverConfig()
-            .withSolutionClass(Plans.class)
-            .withEntityClasses(Line.class)
-            .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
-            .withRandomSeed(0L)
-            .withScoreDirectorFactory(
-                new ScoreDirectorFactoryConfig().withEasyScoreCalculatorClass(Weighing.class))
-            .withPhases(
-                new LocalSearchPhaseConfig().withLocalSearchType(LocalSearchType.LATE_ACCEPTANCE))
-            .withTerminationConfig(
-                new TerminationConfig().withMoveCountLimit(MOST_MOVES).withSpentLimit(MOST_TIME));
-    Plans solved = SolverFactory.<Plans>create(config).buildSolver().solve(plans);
+    Plans solved = SEARCHES.buildSolver().solve(plans);
     return solved.lines.stream().map(l -> l.placing().booking()).toList();
   }
 
