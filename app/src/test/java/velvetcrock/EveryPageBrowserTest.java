@@ -9,8 +9,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import velvetcrock.demo.DemoHousehold;
 
 /**
  * Every main page on a phone in light and on the desk in dark: nothing wider than the screen, one
@@ -90,6 +93,14 @@ class EveryPageBrowserTest extends BrowserPages {
         return [...new Set(small)].slice(0, 4);
       }""";
 
+  @Autowired DemoHousehold demo;
+
+  /** Other tests write in it too. */
+  @BeforeEach
+  void asItIsMade() {
+    demo.putBack();
+  }
+
   @ParameterizedTest
   @CsvSource({"360, LIGHT", "1280, DARK"})
   void everyPageFitsAndIsRead(int width, ColorScheme scheme) throws Exception {
@@ -124,7 +135,10 @@ class EveryPageBrowserTest extends BrowserPages {
   }
 
   private static void look(List<String> findings, Page page, String path, Set<String> titles) {
-    page.navigate(path);
+    int status = page.navigate(path).status();
+    if (status != (path.equals("/nowhere") ? 404 : 200)) {
+      findings.add(path + " is answered with " + status);
+    }
     fitsTheScreen(page);
     note(findings, page, path, titles);
     if (page.viewportSize().width < 500) {

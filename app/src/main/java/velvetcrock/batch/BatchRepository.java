@@ -28,7 +28,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
   @Query("select b from Batch b where b.standing order by b.chargedOn, b.code")
   List<Batch> standing();
 
-  @Query("select b from Batch b order by b.createdAt desc")
+  @Query("select b from Batch b order by b.createdAt desc, b.id")
   List<Batch> newest(Limit limit);
 
   @Query(
@@ -38,7 +38,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
   @Query(
       "select x from Batch x where exists"
-          + " (select b.id from Bottle b where b.batchId = x.id and not b.gone)")
+          + " (select b.id from Bottle b where b.batchId = x.id and not b.gone) order by x.code")
   List<Batch> withStandingBottles();
 
   @Query("select b.vessel from Batch b where b.standing")

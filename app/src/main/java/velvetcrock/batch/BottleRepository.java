@@ -52,12 +52,14 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
 
   @Query(
       "select new velvetcrock.batch.DatedOil(b.carrierKey, b.bestBefore, sum(b.leftMl), count(b))"
-          + " from Bottle b where not b.gone group by b.carrierKey, b.bestBefore order by b.bestBefore")
+          + " from Bottle b where not b.gone group by b.carrierKey, b.bestBefore"
+          + " order by b.bestBefore, b.carrierKey")
   List<DatedOil> byCarrier();
 
   @Query(
       "select new velvetcrock.batch.DatedOil(b.herbKey, b.bestBefore, sum(b.leftMl), count(b))"
-          + " from Bottle b where not b.gone group by b.herbKey, b.bestBefore order by b.bestBefore")
+          + " from Bottle b where not b.gone group by b.herbKey, b.bestBefore"
+          + " order by b.bestBefore, b.herbKey")
   List<DatedOil> byHerb();
 
   /** A bottle that came to its end. */
@@ -89,7 +91,7 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   @Query(
       "select new velvetcrock.batch.BottleRepository$Dated(b.herbKey, b.carrierKey, b.bestBefore, sum(b.leftMl))"
           + " from Bottle b where not b.gone group by b.herbKey, b.carrierKey, b.bestBefore"
-          + " order by b.bestBefore")
+          + " order by b.bestBefore, b.herbKey, b.carrierKey")
   List<Dated> datedBySort();
 
   /** Something drawn from a bottle, as its entry says. */

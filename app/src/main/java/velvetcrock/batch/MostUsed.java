@@ -17,7 +17,7 @@ class MostUsed implements UsedFirst {
   private static final String USED =
       """
       with newest as (select state -> 'charge' as charge from batch
-        where household_id = ? order by created_at desc limit 100)
+        where household_id = ? order by created_at desc, id limit 100)
       select key from (
         select h ->> 'herb' as key from newest, jsonb_array_elements(charge -> 'herbs') h
         union all

@@ -19,7 +19,7 @@ interface LoadRepository extends Repository<LoadRow, UUID> {
   @Query("select l from LoadRow l where l.id = :id")
   Optional<LoadRow> lock(UUID id);
 
-  @Query("select l from LoadRow l where l.standing order by l.begunAt")
+  @Query("select l from LoadRow l where l.standing order by l.begunAt, l.id")
   List<LoadRow> standing(Limit most);
 
   @Query("select count(l) from LoadRow l where l.standing")

@@ -34,7 +34,7 @@ interface LotRepository extends Repository<LotRow, UUID> {
       """
       select l from LotRow l where l.standing and l.kind = :kind and l.thingKey = :thing
         and (:state is null or l.herbState = :state) and l.amount > :above
-      order by l.goodUntil nulls last, l.since nulls last, l.createdAt""")
+      order by l.goodUntil nulls last, l.since nulls last, l.createdAt, l.id""")
   List<LotRow> standing(
       LotDetails.Kind kind, String thing, @Nullable HerbState state, double above, Limit most);
 
@@ -42,14 +42,15 @@ interface LotRepository extends Repository<LotRow, UUID> {
       """
       select new velvetcrock.drawer.Drawer$Front(
         l.kind, l.thingKey, count(l), sum(l.amount), sum(l.most), min(l.goodUntil), min(l.since))
-      from LotRow l where l.standing group by l.kind, l.thingKey""")
+      from LotRow l where l.standing group by l.kind, l.thingKey
+      order by l.kind, l.thingKey""")
   List<Front> fronts();
 
   /** Lots that there are, and those that were taken from since a moment; the newest first. */
   @Query(
       """
       select l from LotRow l where l.standing or l.lastTakenAt is null or l.lastTakenAt >= :since
-      order by l.createdAt desc""")
+      order by l.createdAt desc, l.id""")
   List<LotRow> since(Instant since, Limit most);
 
   /**
@@ -71,7 +72,7 @@ interface LotRepository extends Repository<LotRow, UUID> {
   @Query(
       """
       select l from LotRow l where l.standing and l.kind in :kinds and l.amount > 0
-      order by l.goodUntil nulls last, l.since nulls last, l.createdAt""")
+      order by l.goodUntil nulls last, l.since nulls last, l.createdAt, l.id""")
   List<LotRow> filled(Collection<LotDetails.Kind> kinds, Limit most);
 
   @Query("select l from LotRow l where l.id in :ids")

@@ -42,7 +42,7 @@ public class Journal {
   private static final String NEWEST_OF_KINDS =
       "(select newest.* from unnest(?::text[]) wanted (kind), household at, lateral (select * from"
           + " journal j where j.household_id = at.id and j.kind = wanted.kind"
-          + " order by j.happened_at desc limit "
+          + " order by j.happened_at desc, j.id limit "
           + NEWEST_OF_A_KIND
           + ") newest where at.id = ?) newest where true";
 

@@ -8,7 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface ApplianceRepository extends JpaRepository<OwnAppliance, UUID> {
-  List<OwnAppliance> findAllByOrderByCreatedAt();
+  List<OwnAppliance> findAllByOrderByCreatedAtAscIdAsc();
 
   Optional<OwnAppliance> findByNameIgnoreCase(String name);
 }

@@ -35,7 +35,7 @@ interface ApplianceRunRepository extends JpaRepository<ApplianceRun, UUID> {
           + " avg(r.settledCelsius), min(r.settledCelsius), max(r.settledCelsius),"
           + " avg(r.rippleCelsius), avg(r.overshootCelsius), avg(r.settleMinutes))"
           + " from ApplianceRun r group by r.applianceId, r.setting"
-          + " order by avg(r.settledCelsius), min(r.begunAt)")
+          + " order by avg(r.settledCelsius), min(r.begunAt), r.applianceId, r.setting")
   List<Taught> taught();
 
   List<ApplianceRun> findByBatchId(UUID batchId);

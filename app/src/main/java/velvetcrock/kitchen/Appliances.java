@@ -81,7 +81,7 @@ public class Appliances {
                     ApplianceRunRepository.Taught::applianceId,
                     Collectors.mapping(
                         ApplianceRunRepository.Taught::learned, Collectors.toList())));
-    return appliances.findAllByOrderByCreatedAt().stream()
+    return appliances.findAllByOrderByCreatedAtAscIdAsc().stream()
         .map(
             a ->
                 new Owned(
@@ -119,7 +119,7 @@ public class Appliances {
     int holds =
         (int)
             Math.round(Typed.at("holds", () -> Typed.number(typed, 1, MOST_HELD, "jars at once")));
-    appliances.findAllByOrderByCreatedAt().stream()
+    appliances.findAllByOrderByCreatedAtAscIdAsc().stream()
         .filter(a -> a.id().toString().equals(id))
         .findFirst()
         .orElseThrow(() -> new Refused("appliance", "Choose one of your appliances."))

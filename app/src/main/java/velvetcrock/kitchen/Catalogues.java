@@ -94,7 +94,9 @@ public class Catalogues {
   private Catalogue load() {
     return reading.execute(
         status ->
-            shipped.with(additions(things.findAllByOrderByName())).with(together(speeds.taught())));
+            shipped
+                .with(additions(things.findAllByOrderByNameAscIdAsc()))
+                .with(together(speeds.taught())));
   }
 
   private static Map<Speed.HerbInOil, Speed> together(List<SpeedLessonRepository.Taught> taught) {
@@ -138,7 +140,7 @@ public class Catalogues {
   /** What the household has of its own, by name. */
   @Transactional(readOnly = true)
   public List<OwnThing> own() {
-    return things.findAllByOrderByName();
+    return things.findAllByOrderByNameAscIdAsc();
   }
 
   /** What ships, for comparing. */

@@ -7,5 +7,5 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface OwnJarRepository extends JpaRepository<OwnJar, UUID> {
-  List<OwnJar> findAllByOrderByBrimMl();
+  List<OwnJar> findAllByOrderByBrimMlAscIdAsc();
 }

@@ -9,7 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What households have of their own. */
 @Transactional(readOnly = true)
 interface OwnThingRepository extends Repository<OwnThing, UUID> {
-  List<OwnThing> findAllByOrderByName();
+  List<OwnThing> findAllByOrderByNameAscIdAsc();
 
   Optional<OwnThing> findByKindAndThingKey(OwnKind kind, String thingKey);
 

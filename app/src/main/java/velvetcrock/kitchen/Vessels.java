@@ -91,7 +91,7 @@ public class Vessels {
   /** The jars that the household measured itself. */
   @Transactional(readOnly = true)
   public List<OwnJar> ownJars() {
-    return ownJars.findAllByOrderByBrimMl();
+    return ownJars.findAllByOrderByBrimMlAscIdAsc();
   }
 
   /**
@@ -151,7 +151,7 @@ public class Vessels {
   public void count(String key, String typed) {
     int count = number(typed);
     Optional<OwnJar> own =
-        ownJars.findAllByOrderByBrimMl().stream()
+        ownJars.findAllByOrderByBrimMlAscIdAsc().stream()
             .filter(j -> j.jar().key().equals(key))
             .findFirst();
     if (own.isPresent()) {

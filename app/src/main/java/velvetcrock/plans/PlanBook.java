@@ -37,7 +37,7 @@ class PlanBook {
   /** The plans that are still to be charged, the first to begin in front. */
   @HeldUntilChanged
   List<Planned> open() {
-    return plans.findByStatusOrderByBeginsAt(PlanRow.Status.OPEN).stream()
+    return plans.findByStatusOrderByBeginsAtAscCodeAsc(PlanRow.Status.OPEN).stream()
         .map(this::planned)
         .toList();
   }

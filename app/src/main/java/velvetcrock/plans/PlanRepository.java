@@ -9,7 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface PlanRepository extends JpaRepository<PlanRow, UUID> {
-  List<PlanRow> findByStatusOrderByBeginsAt(PlanRow.Status status);
+  List<PlanRow> findByStatusOrderByBeginsAtAscCodeAsc(PlanRow.Status status);
 
   Optional<PlanRow> findByCode(String code);
 

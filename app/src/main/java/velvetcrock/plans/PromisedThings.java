@@ -42,7 +42,7 @@ class PromisedThings implements PromisedCodes, Promises, VesselsInUse {
   @Transactional(readOnly = true)
   public Count now() {
     Map<String, Integer> vessels = new HashMap<>();
-    List<PlanRow> open = plans.findByStatusOrderByBeginsAt(PlanRow.Status.OPEN);
+    List<PlanRow> open = plans.findByStatusOrderByBeginsAtAscCodeAsc(PlanRow.Status.OPEN);
     open.forEach(
         row ->
             json.readValue(row.details(), PlanDetails.class)

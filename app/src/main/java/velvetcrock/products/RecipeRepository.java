@@ -7,5 +7,5 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface RecipeRepository extends JpaRepository<Recipe, UUID> {
-  List<Recipe> findAllByOrderByName();
+  List<Recipe> findAllByOrderByNameAscIdAsc();
 }

@@ -68,7 +68,9 @@ public class Recipes {
   /** All, by name. */
   @Transactional(readOnly = true)
   List<Listed> all() {
-    return recipes.findAllByOrderByName().stream().map(r -> new Listed(r.id(), r.name())).toList();
+    return recipes.findAllByOrderByNameAscIdAsc().stream()
+        .map(r -> new Listed(r.id(), r.name()))
+        .toList();
   }
 
   /** The newest version of each, by recipe. */

@@ -14,7 +14,7 @@ interface RoundNoteRepository extends JpaRepository<RoundNote, UUID> {
       """
       select n from RoundNote n
       where n.takenBackAt is null and (n.until > :now or n.what = 'TIMER')
-      order by n.until""")
+      order by n.until, n.id""")
   List<RoundNote> live(Instant now);
 
   boolean existsByIdempotencyKey(String key);

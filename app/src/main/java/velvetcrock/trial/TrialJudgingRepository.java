@@ -7,5 +7,5 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface TrialJudgingRepository extends JpaRepository<TrialJudging, UUID> {
-  List<TrialJudging> findByTrialIdOrderByJudgedAt(UUID trial);
+  List<TrialJudging> findByTrialIdOrderByJudgedAtAscIdAsc(UUID trial);
 }

@@ -8,5 +8,5 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
 interface TrialRepository extends JpaRepository<Trial, UUID> {
-  List<Trial> findAllByOrderByMadeAtDesc(Limit most);
+  List<Trial> findAllByOrderByMadeAtDescIdAsc(Limit most);
 }

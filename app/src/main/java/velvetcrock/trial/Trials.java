@@ -124,7 +124,7 @@ public class Trials {
   /** The newest trials. */
   @Transactional(readOnly = true)
   List<WithJars> newest() {
-    List<Trial> newest = trials.findAllByOrderByMadeAtDesc(Limit.of(SHOWN));
+    List<Trial> newest = trials.findAllByOrderByMadeAtDescIdAsc(Limit.of(SHOWN));
     Map<UUID, List<TrialJar>> byTrial =
         jars.findByTrialIdInOrderByLetter(newest.stream().map(Trial::id).toList()).stream()
             .collect(Collectors.groupingBy(TrialJar::trialId));
@@ -141,7 +141,9 @@ public class Trials {
   @Transactional(readOnly = true)
   Whole whole(UUID id) {
     return new Whole(
-        trial(id), jars.findByTrialIdOrderByLetter(id), judgings.findByTrialIdOrderByJudgedAt(id));
+        trial(id),
+        jars.findByTrialIdOrderByLetter(id),
+        judgings.findByTrialIdOrderByJudgedAtAscIdAsc(id));
   }
 
   /** Whether there is a trial of that id here. */

@@ -112,7 +112,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
   /** Holds nothing back, and compares what is answered with what was. */
   private static final class Checked extends ConcurrentMapCache {
     private static final Pattern FRACTION = Pattern.compile("-?\\d+\\.\\d+(E-?\\d+)?");
-    private static final double TO = 1e6;
+    private static final double TO = 1e-9;
 
     private final HouseholdChanges changes;
 
@@ -127,14 +127,28 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
     }
 
     /**
-     * An answer in words, to a millionth: a sum comes out otherwise in its last digits where its
-     * rows are read in another order.
+     * Whether two answers are one in words, and in figures nearly: a sum comes out otherwise in its
+     * last digits where its rows are read in another order.
      */
-    private static String told(@Nullable Object answer) {
+    private static boolean same(@Nullable Object before, @Nullable Object now) {
+      String one = String.valueOf(before);
+      String other = String.valueOf(now);
+      return Arrays.equals(FRACTION.split(one), FRACTION.split(other))
+          && Arrays.equals(figures(one), figures(other), Checked::nearly);
+    }
+
+    private static Double[] figures(String answer) {
       return FRACTION
-          .matcher(String.valueOf(answer))
-          .replaceAll(
-              number -> Double.toString(Math.round(Double.parseDouble(number.group()) * TO) / TO));
+          .matcher(answer)
+          .results()
+          .map(r -> Double.valueOf(r.group()))
+          .toArray(Double[]::new);
+    }
+
+    private static int nearly(Double one, Double other) {
+      return Math.abs(one - other) <= TO * Math.max(1, Math.abs(one))
+          ? 0
+          : Double.compare(one, other);
     }
 
     /**
@@ -147,7 +161,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
       Object before = fromStoreValue(getNativeCache().get(key));
       if (before != null
           && !before.equals(value)
-          && !told(before).equals(told(value))
+          && !same(before, value)
           && key instanceof Asked asked
           && changes.now() == asked.changes()) {
         throw new IllegalStateException(asked.what() + " was " + before + " and is " + value);
