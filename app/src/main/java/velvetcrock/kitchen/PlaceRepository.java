@@ -6,6 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.transaction.annotation.Transactional;
 
 @Transactional(readOnly = true)
-interface PlaceRepository extends JpaRepository<Place, UUID> {
-  List<Place> findAllByOrderByPosition();
+interface PlaceRepository extends JpaRepository<PlaceRow, UUID> {
+  List<PlaceRow> findAllByOrderByPositionAscIdAsc();
 }

@@ -8,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.Light;
+import velvetcrock.web.HeldUntilChanged;
 
 /** The planks on which jars stand. */
 @Service
@@ -31,9 +32,10 @@ public class Places {
   }
 
   /** The planks, in walking order. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<Place> all() {
-    return places.findAllByOrderByPosition();
+    return places.findAllByOrderByPositionAscIdAsc().stream().map(PlaceRow::place).toList();
   }
 
   /**
@@ -68,7 +70,7 @@ public class Places {
         "There is a place of that name already.");
     problems.refuseIfAny();
     Place place = new Place(UUID.randomUUID(), called, light, celsius, present.size());
-    entities.persist(place);
+    entities.persist(new PlaceRow(place));
     return place;
   }
 }

@@ -61,28 +61,16 @@ class RoundNote {
    */
   record About(String subject, String task, String words) {}
 
-  UUID id() {
-    return id;
-  }
-
-  Deferral what() {
-    return what;
-  }
-
-  String subject() {
-    return subject;
-  }
-
-  String task() {
-    return task;
-  }
-
-  String words() {
-    return words;
-  }
-
-  Instant until() {
-    return until;
+  /**
+   * What was said, as it counts until a moment.
+   *
+   * @param until until when it is put off or skipped, or when a timer is over
+   */
+  record Noted(UUID id, Deferral what, String subject, String task, String words, Instant until) {
+    /** Whether it counts at a moment: a timer does until it is stopped. */
+    boolean live(Instant now) {
+      return what == Deferral.TIMER || until.isAfter(now);
+    }
   }
 
   void takeBack(Instant at) {

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -51,10 +52,12 @@ class RoundNotes {
     this.clock = clock;
   }
 
-  /** What counts now. */
-  @Transactional(readOnly = true)
-  List<RoundNote> live() {
-    return notes.live(clock.instant());
+  /** What counts now; asked by the day, so that the answer can be held. */
+  List<RoundNote.Noted> live() {
+    Instant now = clock.instant();
+    return notes.since(now.truncatedTo(ChronoUnit.DAYS)).stream()
+        .filter(note -> note.live(now))
+        .toList();
   }
 
   /**

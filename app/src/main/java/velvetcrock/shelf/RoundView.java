@@ -72,7 +72,7 @@ record RoundView(
       long moreLoads,
       List<Planned> plans,
       List<Made> products,
-      List<RoundNote> notes) {}
+      List<RoundNote.Noted> notes) {}
 
   /**
    * A visit to jars that stand together: what is done with each of them in one go.
@@ -223,7 +223,7 @@ record RoundView(
   }
 
   static RoundView of(Everything all, Round round, Catalogue catalogue, Formats fmt, int hour) {
-    Map<String, RoundNote> waived = new HashMap<>();
+    Map<String, RoundNote.Noted> waived = new HashMap<>();
     all.notes().stream()
         .filter(n -> n.what() != RoundNote.Deferral.TIMER)
         .forEach(n -> waived.put(n.subject() + "/" + n.task(), n));
@@ -260,7 +260,7 @@ record RoundView(
         works,
         later(all, catalogue, fmt),
         waived.values().stream()
-            .sorted(Comparator.comparing(RoundNote::until))
+            .sorted(Comparator.comparing(RoundNote.Noted::until))
             .map(
                 n ->
                     new Waived(
@@ -275,7 +275,7 @@ record RoundView(
   }
 
   /** The timers among what was noted. */
-  static List<Timer> timers(List<RoundNote> notes, Formats fmt) {
+  static List<Timer> timers(List<RoundNote.Noted> notes, Formats fmt) {
     return notes.stream()
         .filter(n -> n.what() == RoundNote.Deferral.TIMER)
         .map(n -> timer(n, fmt))
@@ -307,7 +307,7 @@ record RoundView(
         .findFirst();
   }
 
-  private static Timer timer(RoundNote note, Formats fmt) {
+  private static Timer timer(RoundNote.Noted note, Formats fmt) {
     long seconds = note.until().getEpochSecond() - fmt.now().getEpochSecond();
     return new Timer(
         note.id(),

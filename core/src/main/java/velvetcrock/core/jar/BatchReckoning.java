@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetcrock.core.Once;
 import velvetcrock.core.Range;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.BatchState;
@@ -87,6 +88,12 @@ public final class BatchReckoning {
   private final BatchState state;
   private final List<Retention.Own> experience;
 
+  // Asked for by most of the others.
+  private final Once<ChargeOrder> order = new Once<>(() -> asPut(Range::middle));
+  private final Once<CarrierBlend> carriers = new Once<>(this::blend);
+  private final Once<Charge> charge = new Once<>(this::asItStands);
+  private final Once<Optional<Leaving>> leaving = new Once<>(this::whatLeaves);
+
   /** Reckonings on one batch by typical figures. */
   public BatchReckoning(Catalogue catalogue, BatchState state) {
     this(catalogue, state, List.of());
@@ -123,7 +130,7 @@ public final class BatchReckoning {
 
   /** The herbs with weights in the middle of what they may be. */
   public List<HerbPortion> herbs() {
-    return herbs(Range::middle);
+    return order().herbs();
   }
 
   /** The herbs as they went in, the heaviest first, as a label has to name them. */
@@ -188,6 +195,10 @@ public final class BatchReckoning {
 
   /** The carriers by their shares. */
   public CarrierBlend carriers() {
+    return carriers.get();
+  }
+
+  private CarrierBlend blend() {
     return new CarrierBlend(
         state.charge().carriers().stream()
             .map(c -> new CarrierBlend.Share(catalogue.carrier(c.carrier()), c.share()))
@@ -196,12 +207,16 @@ public final class BatchReckoning {
 
   /** The charge as it stands in the jar with all top-ups. */
   public Charge charge() {
+    return charge.get();
+  }
+
+  private Charge asItStands() {
     return new Charger(catalogue).reckon(order().withJar(state.vessel().jar()));
   }
 
   /** The order behind {@link #charge()}, for choosing cautions. */
   public ChargeOrder order() {
-    return asPut(Range::middle);
+    return order.get();
   }
 
   /**
@@ -251,6 +266,10 @@ public final class BatchReckoning {
    * @throws velvetcrock.core.Refused at {@code grossG} if a weighing cannot be
    */
   public Optional<Leaving> leaving() {
+    return leaving.get();
+  }
+
+  private Optional<Leaving> whatLeaves() {
     if (state.charge().freshForEating()) {
       return Optional.empty();
     }
