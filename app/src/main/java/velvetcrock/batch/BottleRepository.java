@@ -102,6 +102,7 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
           + " from EntryRow e join Bottle b on b.batchId = e.subjectId"
           + " and b.letter = cast(function('jsonb_extract_path_text', e.data, 'bottle') as string)"
           + " where e.kind = 'drawn' and e.happenedAt >= :since"
-          + " and not exists (select r.id from EntryRow r where r.replaces = e.id)")
+          + " and not exists (select r.id from EntryRow r where r.replaces = e.id)"
+          + " order by e.happenedAt, e.id")
   List<Draw> draws(Instant since);
 }

@@ -11,8 +11,8 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.batch.Drawn;
 import velvetcrock.core.stock.StockAhead;
 import velvetcrock.drawer.BottledOil;
-import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
+import velvetcrock.web.HeldUntilChanged;
 
 /** What infused oil there is in bottles and how fast it was used, for looking a year ahead. */
 @Component
@@ -31,11 +31,11 @@ class BottledOils implements BottledOil {
       List<StockAhead.Held> held, List<StockAhead.Used> used, LocalDate since) {}
 
   @Override
+  @HeldUntilChanged
   @Transactional(readOnly = true)
-  public List<Oil> oils() {
-    Household house = households.current();
-    ZoneId zone = house.zone();
-    LocalDate year = households.today(house).minusYears(1);
+  public List<Oil> oils(LocalDate today) {
+    ZoneId zone = households.current().zone();
+    LocalDate year = today.minusYears(1);
     Map<Sort, Gathering> sorts = new LinkedHashMap<>();
     bottles
         .sorts(year)

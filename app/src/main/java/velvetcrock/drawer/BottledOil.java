@@ -1,5 +1,6 @@
 package velvetcrock.drawer;
 
+import java.time.LocalDate;
 import java.util.List;
 import velvetcrock.core.stock.StockAhead;
 
@@ -13,6 +14,6 @@ public interface BottledOil {
    */
   record Oil(String herb, String carrier, StockAhead.Thing thing) {}
 
-  /** All that is in bottles, or was in the past year. */
-  List<Oil> oils();
+  /** All that is in bottles, or was in the year before a day. */
+  List<Oil> oils(LocalDate today);
 }

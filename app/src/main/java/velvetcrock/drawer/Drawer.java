@@ -132,6 +132,7 @@ public class Drawer {
    * Lots that there are, and those that were taken from since a moment; the newest where there are
    * very many.
    */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<LotRecord> since(Instant since) {
     return lots.since(since, Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
@@ -159,6 +160,7 @@ public class Drawer {
   }
 
   /** Some by their ids; those that are no more are left out. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public Map<UUID, LotRecord> among(Collection<UUID> ids) {
     return ids.isEmpty()

@@ -87,7 +87,7 @@ class StockAheadController {
         });
     looked.sort(
         Comparator.comparing(StockAheadView.Named::kind).thenComparing(StockAheadView.Named::name));
-    for (BottledOil.Oil oil : bottled.oils()) {
+    for (BottledOil.Oil oil : bottled.oils(fmt.today())) {
       looked.add(
           new StockAheadView.Named(
               catalogue.herb(oil.herb()).name()

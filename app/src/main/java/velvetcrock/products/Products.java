@@ -252,6 +252,7 @@ public class Products {
   }
 
   /** Products that are gone or came to nothing, the newest first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<ProductRecord> past() {
     return products.past(Limit.of(MOST_PAST)).stream().map(this::record).toList();
@@ -277,6 +278,7 @@ public class Products {
   }
 
   /** Products by their ids, in the order of these. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   public List<ProductRecord> of(List<UUID> ids) {
     if (ids.isEmpty()) {
@@ -288,12 +290,14 @@ public class Products {
   }
 
   /** Products from which a skin reacted. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   List<ProductRecord> troubled() {
     return products.troubled(Limit.of(MOST_PAST)).stream().map(this::record).toList();
   }
 
   /** The newest products. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   List<ProductRecord> newest(int most) {
     return products.newest(Limit.of(most)).stream().map(this::record).toList();

@@ -17,6 +17,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 import velvetcrock.web.NotFound;
 
 /** Recipes of one's own, each with versions that say what changed. */
@@ -66,6 +67,7 @@ public class Recipes {
   record Version(int number, RecipeBody body, String changed, String by, Instant at) {}
 
   /** All, by name. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   List<Listed> all() {
     return recipes.findAllByOrderByNameAscIdAsc().stream()
@@ -74,6 +76,7 @@ public class Recipes {
   }
 
   /** The newest version of each, by recipe. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   Map<UUID, Version> newest() {
     return versions.newest().stream()

@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.product.PartIn;
 import velvetcrock.web.CurrentHousehold;
+import velvetcrock.web.HeldUntilChanged;
 
 /**
  * What went into which product, both ways in one step. Its joins are the database's own, so that
@@ -84,6 +85,7 @@ class Traces {
   }
 
   /** The lots that some products go back to, by product. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   Map<UUID, List<UUID>> lots(List<UUID> products) {
     Map<UUID, List<UUID>> lots = new HashMap<>();
@@ -93,7 +95,7 @@ class Traces {
             + " join batch b on b.household_id = s.household_id and b.code = s.batch_code"
             + " join batch_lot l on l.batch_id = b.id where s.household_id = ? and s.product_id = any(?)"
             + " union select s.product_id, s.lot_id from product_source s"
-            + " where s.household_id = ? and s.product_id = any(?) and s.lot_id is not null",
+            + " where s.household_id = ? and s.product_id = any(?) and s.lot_id is not null order by 1, 2",
         row -> {
           lots.computeIfAbsent(row.getObject(1, UUID.class), id -> new ArrayList<>())
               .add(row.getObject(2, UUID.class));
@@ -102,10 +104,11 @@ class Traces {
         ids,
         current.id(),
         ids);
-    return lots;
+    return Map.copyOf(lots);
   }
 
   /** Every product that a lot went into, straight or by way of a batch; the newest first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   List<UUID> ofLot(UUID lot) {
     return distinct(
@@ -126,6 +129,7 @@ class Traces {
   }
 
   /** Every product that a batch went into; the newest first. */
+  @HeldUntilChanged
   @Transactional(readOnly = true)
   List<UUID> ofBatch(String code) {
     return distinct(
