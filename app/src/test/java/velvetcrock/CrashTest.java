@@ -35,7 +35,7 @@ import org.junit.jupiter.api.Timeout;
  * logs say. {@code bench/crash} does it more often: {@code velvetcrock.crash} is how many rounds.
  */
 class CrashTest {
-  private static final int ROUNDS = Integer.getInteger("velvetcrock.crash", 5);
+  private static final int ROUNDS = Integer.getInteger("velvetcrock.crash", 3);
   private static final int CHECKED_EVERY = Integer.getInteger("velvetcrock.crash.checked", 5);
   private static final int AT_LEAST = 40;
   private static final int HANDS = 10;

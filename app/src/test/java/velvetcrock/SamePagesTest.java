@@ -110,6 +110,22 @@ class SamePagesTest extends AppTest {
     assertThat(header(shelf, "Cache-Control")).contains("no-store");
   }
 
+  /** Nobody counts the change of the name here: what tells it was made anew. */
+  @Test
+  void aJarIsAnsweredAgainUnlessItIsWarmed() throws Exception {
+    String cold = "/batches/" + charge(3);
+    String warm = charge(2);
+    onTheHeat(warm);
+    assertThat(keys(una.get(cold))).doesNotContainAnyElementsOf(keys(una.get(cold)));
+    una.get("/batches/" + warm);
+    TestCluster.shared()
+        .owner()
+        .update("update household set name = 'Newly named' where id = ?", house.id());
+
+    assertThat(una.get(cold).body()).doesNotContain("Newly named");
+    assertThat(una.get("/batches/" + warm).body()).contains("Newly named");
+  }
+
   @Test
   void anUnchangedShelfIsNotSentTwice() throws Exception {
     HttpResponse<String> shelf = una.get("/");

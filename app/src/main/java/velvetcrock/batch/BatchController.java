@@ -26,6 +26,7 @@ import velvetcrock.web.CanWait;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Happened;
+import velvetcrock.web.SameUntilChanged;
 
 /** A batch's page, its log and taking entries back. */
 @Controller
@@ -55,6 +56,8 @@ class BatchController {
     this.catalogues = catalogues;
   }
 
+  /** What its readings come to, the store alone does not tell: they are read beside it. */
+  @SameUntilChanged
   @GetMapping("/batches/{code}")
   String batch(@PathVariable String code, @RequestParam @Nullable String all, Model model) {
     return show(code, LogForm.empty(), FieldErrors.none(), all != null, model);

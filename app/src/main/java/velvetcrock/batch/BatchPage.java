@@ -10,12 +10,14 @@ import velvetcrock.core.care.Round;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.colour.ColourStory;
 import velvetcrock.core.jar.BatchReckoning;
+import velvetcrock.core.jar.PotHeat;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Formats;
 import velvetcrock.web.FreshKeys;
+import velvetcrock.web.SamePages;
 
 /** What a batch's page shows. */
 @Component
@@ -62,11 +64,15 @@ class BatchPage {
     Round round = new Round(catalogues.current(), house.zone(), now);
     BatchReckoning reckoning = new BatchReckoning(catalogues.current(), batch.state());
     ColourStory story = reckoning.colour();
-    ReadyView ready =
-        batch.state().status() == BatchState.Status.INFUSING
-            ? ReadyView.of(new ReadyView.Basis(batch, reckoning, watch.shown(batch, now), now, fmt))
-            : null;
-    model.addAttribute("ready", ready);
+    model.addAttribute("ready", null);
+    if (batch.state().status() == BatchState.Status.INFUSING) {
+      PotHeat heat = watch.shown(batch, now);
+      model.addAttribute(
+          "ready", ReadyView.of(new ReadyView.Basis(batch, reckoning, heat, now, fmt)));
+      if (heat.readings() > 0 || !batch.state().heat().stints().isEmpty()) {
+        model.addAttribute(SamePages.NOT_THIS_TIME, true);
+      }
+    }
     model.addAttribute("colour", ColourView.of(story, fmt));
     BatchView view =
         BatchView.of(

@@ -45,6 +45,9 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
   private static final String COUNTS_SECONDS = " data-seconds=\"";
   private static final String ASKED = SamePages.class.getName();
 
+  /** Under this name a page says that this time it tells more than the store holds. */
+  public static final String NOT_THIS_TIME = "notTheSame";
+
   /** The cookie of the token against forgery. */
   public static final String TOKEN_COOKIE = "crock-form";
 
@@ -100,14 +103,21 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
     return false;
   }
 
-  /** A page that a browser may hold says so to its script. */
+  /**
+   * A page that a browser may hold says so to its script; one that is not the same is forgotten.
+   */
   @Override
   public void postHandle(
       HttpServletRequest request,
       HttpServletResponse response,
       Object handler,
       @Nullable ModelAndView shown) {
-    if (shown != null && request.getAttribute(ASKED) instanceof Asked asked && asked.held()) {
+    if (shown == null) {
+      return;
+    }
+    if (shown.getModel().containsKey(NOT_THIS_TIME)) {
+      request.removeAttribute(ASKED);
+    } else if (request.getAttribute(ASKED) instanceof Asked asked && asked.held()) {
       shown.addObject("held", true);
     }
   }
