@@ -65,7 +65,7 @@ class DoorController {
     model.addAttribute("wait", wait != null);
     model.addAttribute("founded", households.founded());
     model.addAttribute("open", founding.open());
-    model.addAttribute("demo", households.demo().orElse(null));
+    model.addAttribute("demo", households.demo().filter(d -> visit.stands()).orElse(null));
     model.addAttribute("jars", PLANK);
     return "account/sign-in";
   }
@@ -103,7 +103,10 @@ class DoorController {
   @PostMapping("/demo")
   String demo(HttpServletRequest request, HttpServletResponse response) {
     UserDetails visitor =
-        accounts.visitor().orElseThrow(() -> new NotFound("There is no demo here."));
+        accounts
+            .visitor()
+            .filter(v -> visit.stands())
+            .orElseThrow(() -> new NotFound("There is no demo here."));
     visit.enters();
     entrance.enter(visitor, request, response);
     return "redirect:/";

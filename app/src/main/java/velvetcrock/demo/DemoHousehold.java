@@ -29,6 +29,7 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
   private final CurrentHousehold current;
   private final TransactionTemplate transactions;
   private final boolean wanted;
+  private volatile boolean made;
 
   DemoHousehold(
       Households households,
@@ -51,6 +52,7 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
   public void run(ApplicationArguments arguments) {
     if (wanted) {
       furnish();
+      made = true;
     }
   }
 
@@ -67,6 +69,11 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
         });
   }
 
+  @Override
+  public boolean stands() {
+    return made;
+  }
+
   /** What is found there is of today: furnished on an earlier day, it is put back as it was. */
   @Override
   public void enters() {
@@ -80,9 +87,12 @@ public class DemoHousehold implements ApplicationRunner, DemoVisit {
     here().ifPresent(h -> putBack(h.furnishedOn()));
   }
 
-  /** One that an earlier start left behind is let alone where no demo is wanted. */
+  /**
+   * One that an earlier start left behind is let alone where no demo is wanted; one that is being
+   * made has no plank yet to stand anything on, and nobody enters it.
+   */
   Optional<Household> here() {
-    return households.demo().filter(h -> wanted);
+    return made ? households.demo() : Optional.empty();
   }
 
   /**
