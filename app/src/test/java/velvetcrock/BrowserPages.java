@@ -25,10 +25,12 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.extension.ExtendWith;
 import velvetcrock.kitchen.Household;
 
 /** The real interface in Debian's headless Chromium; one that hangs fails its test soon. */
 @Timeout(value = 6, unit = TimeUnit.MINUTES)
+@ExtendWith(Meanwhile.class)
 abstract class BrowserPages extends AppTest {
   static final String PASSWORD = "a long enough password";
 
@@ -157,7 +159,13 @@ abstract class BrowserPages extends AppTest {
 
   /** Waits until a page is there with its scripts, so that keys are heard. */
   static void arrived(Page page, String url) {
-    assertThat(page).hasURL(Pattern.compile(url));
+    try {
+      assertThat(page).hasURL(Pattern.compile(url));
+    } catch (AssertionError elsewhere) {
+      throw new AssertionError(
+          "Stays at " + page.url() + ", which says:\n" + page.locator("main").innerText(),
+          elsewhere);
+    }
     page.waitForLoadState();
   }
 
