@@ -43,7 +43,7 @@ import velvetcrock.AppTest.Somebody;
  * from where.
  */
 class FuzzTest {
-  private static final int MANY = Integer.getInteger("velvetcrock.fuzz", 1200);
+  private static final int MANY = Integer.getInteger("velvetcrock.fuzz", 600);
   private static final long SEED = Long.getLong("velvetcrock.seed", 21);
   private static final int MOST_PAGES = 160;
   private static final long LONGEST_NANOS = 5_000_000_000L;

@@ -6,14 +6,18 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.core.batch.Noted;
 import velvetcrock.web.HouseholdChanges;
+import velvetcrock.web.HouseholdPart;
 
 /** A page is made once and answered again until something changes, and not a moment longer. */
 class SamePagesTest extends AppTest {
@@ -176,14 +180,63 @@ class SamePagesTest extends AppTest {
 
   @Test
   void onlyWhatWritesIsCounted() {
-    long before = as(keeper, changes::now);
+    long before = as(keeper, () -> changes.now());
     as(keeper, () -> transactions.execute(status -> jdbc.queryForList("select 1 from place")));
-    assertThat(as(keeper, changes::now)).isEqualTo(before);
+    assertThat(as(keeper, () -> changes.now())).isEqualTo(before);
 
     as(keeper, () -> transactions.execute(status -> jdbc.update("update place set name = name")));
-    assertThat(as(keeper, changes::now)).isEqualTo(before + 1);
+    assertThat(as(keeper, () -> changes.now())).isEqualTo(before + 1);
 
     charge(3);
-    assertThat(as(keeper, changes::now)).isGreaterThan(before + 1);
+    assertThat(as(keeper, () -> changes.now())).isGreaterThan(before + 1);
+  }
+
+  private long now(HouseholdPart part) {
+    return as(keeper, () -> changes.now(part));
+  }
+
+  /** What is told of the drawer still stands while a jar is written of, and the other way round. */
+  @Test
+  void partsAreCountedApart() {
+    String code = charge(3);
+    long all = as(keeper, () -> changes.now());
+    long places = now(HouseholdPart.KITCHEN);
+    long lots = now(HouseholdPart.DRAWER);
+    as(keeper, () -> acts.append(code, new Noted("warm"), null, null, "warm-" + code));
+    assertThat(as(keeper, () -> changes.now())).isEqualTo(all + 1);
+    assertThat(now(HouseholdPart.KITCHEN)).isEqualTo(places);
+
+    as(keeper, () -> transactions.execute(status -> jdbc.update("update place set name = name")));
+    assertThat(now(HouseholdPart.KITCHEN))
+        .isEqualTo(as(keeper, () -> changes.now()))
+        .isEqualTo(all + 2);
+    assertThat(now(HouseholdPart.DRAWER)).isEqualTo(lots);
+    assertThat(as(keeper, () -> changes.now(HouseholdPart.DRAWER, HouseholdPart.KITCHEN)))
+        .isEqualTo(all + 2);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "household, KITCHEN", "place, KITCHEN", "own_jar, KITCHEN", "jar_count, KITCHEN",
+    "appliance, KITCHEN", "appliance_run, KITCHEN", "own_thing, KITCHEN", "speed_lesson, KITCHEN",
+    "lot, DRAWER", "drying_load, DRAWER", "product, PRODUCTS", "product_source, PRODUCTS",
+    "recipe, PRODUCTS", "recipe_version, PRODUCTS", "plan, PLANS", "plan_lot, PLANS",
+    "round_note, ROUND"
+  })
+  void eachTableIsCountedWhereItBelongs(String table, HouseholdPart part) {
+    List<HouseholdPart> others = Stream.of(HouseholdPart.values()).filter(p -> p != part).toList();
+    long before = as(keeper, () -> changes.now(others.toArray(HouseholdPart[]::new)));
+    as(
+        keeper,
+        () ->
+            transactions.execute(
+                status -> {
+                  jdbc.update("delete from " + table + " where false");
+                  return jdbc.update(
+                      "insert into caught_up values (?, now())", table + " " + house.id());
+                }));
+    assertThat(now(part)).isEqualTo(as(keeper, () -> changes.now())).isPositive();
+    assertThat(as(keeper, () -> changes.now(others.toArray(HouseholdPart[]::new))))
+        .isEqualTo(before);
   }
 }

@@ -35,6 +35,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.MovedIn;
 import velvetcrock.web.NotFound;
 
@@ -113,14 +114,14 @@ public class Drawer {
       @Nullable LocalDate since) {}
 
   /** The fronts of all drawers that hold anything. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<Front> fronts() {
     return lots.fronts();
   }
 
   /** The lots of a thing that there are, those to be used first in front. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<LotRecord> of(Kind kind, String thing) {
     return lots.standing(kind, thing, null, ANY, Limit.unlimited()).stream()
@@ -132,7 +133,7 @@ public class Drawer {
    * Lots that there are, and those that were taken from since a moment; the newest where there are
    * very many.
    */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<LotRecord> since(Instant since) {
     return lots.since(since, Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
@@ -142,7 +143,7 @@ public class Drawer {
   record Thing(Kind kind, String key) {}
 
   /** Since when there has been any of each thing. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   Map<Thing, LocalDate> firsts(LocalDate today) {
     return lots.firsts().stream()
@@ -153,14 +154,14 @@ public class Drawer {
   }
 
   /** Lots of some kinds with something in them, those to be used first in front. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<LotRecord> filled(Kind... kinds) {
     return lots.filled(List.of(kinds), Limit.of(MOST_OF_ALL)).stream().map(this::record).toList();
   }
 
   /** Some by their ids; those that are no more are left out. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public Map<UUID, LotRecord> among(Collection<UUID> ids) {
     return ids.isEmpty()
@@ -175,7 +176,7 @@ public class Drawer {
    *
    * @param state of a herb; null for anything else
    */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<LotRecord> choices(Kind kind, String thing, @Nullable HerbState state) {
     return lots.standing(kind, thing, state, ANY, Limit.of(MOST_CHOICES)).stream()
@@ -189,7 +190,7 @@ public class Drawer {
    *
    * @param id a lot's id; anything else names none
    */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public Optional<LotRecord> meant(Kind kind, String thing, @Nullable HerbState state, String id) {
     return uuid(id)

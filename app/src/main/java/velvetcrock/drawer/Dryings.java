@@ -28,6 +28,7 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.MovedIn;
 import velvetcrock.web.NotFound;
 
@@ -87,14 +88,14 @@ public class Dryings {
   }
 
   /** The loads that dry, the longest there first. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public List<LoadRecord> standing(int most) {
     return loads.standing(Limit.of(most)).stream().map(this::record).toList();
   }
 
   /** How many loads dry. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.DRAWER)
   @Transactional(readOnly = true)
   public long count() {
     return loads.countStanding();

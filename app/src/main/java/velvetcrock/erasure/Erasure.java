@@ -19,6 +19,7 @@ import velvetcrock.chronicle.Deed;
 import velvetcrock.core.Refused;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.InHousehold;
 
 /**
@@ -75,7 +76,7 @@ public class Erasure {
   public record Pending(Instant at, String askedBy) {}
 
   /** What the current household is to expect; empty if nothing. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Optional<Pending> pending() {
     return jdbc

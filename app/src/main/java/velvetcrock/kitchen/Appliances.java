@@ -15,6 +15,7 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.heat.Appliance;
 import velvetcrock.core.heat.Settled;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.Typed;
 
 /**
@@ -71,7 +72,7 @@ public class Appliances {
   public record Run(UUID applianceId, String setting, Instant begunAt, Settled settled) {}
 
   /** All of the household's, the oldest first. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public List<Owned> all() {
     Map<UUID, List<Learned>> learned =

@@ -30,6 +30,7 @@ import velvetcrock.core.materia.Speed;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.HouseholdChanges;
 import velvetcrock.web.HouseholdCleared;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.NotFound;
 import velvetcrock.web.Typed;
 
@@ -76,13 +77,13 @@ public class Catalogues {
 
   /**
    * The catalogue of whoever is signed in; what ships where nobody is. Held for as long as the
-   * household has written nothing, by whichever instance.
+   * household has written nothing of its kitchen, by whichever instance.
    */
   public Catalogue current() {
     if (current.who().isEmpty()) {
       return shipped;
     }
-    long now = changes.seen();
+    long now = changes.seen(HouseholdPart.KITCHEN);
     Held held = known.getIfPresent(current.id());
     if (held == null || held.changes() != now) {
       held = new Held(now, load());

@@ -9,6 +9,7 @@ import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
 import velvetcrock.core.keeping.Light;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 
 /** The planks on which jars stand. */
 @Service
@@ -32,7 +33,7 @@ public class Places {
   }
 
   /** The planks, in walking order. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public List<Place> all() {
     return places.findAllByOrderByPositionAscIdAsc().stream().map(PlaceRow::place).toList();

@@ -23,6 +23,7 @@ import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.Units;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 
 /** The vessels of the kitchen with how many there are and how many stand empty. */
 @Service
@@ -74,7 +75,7 @@ public class Vessels {
   }
 
   /** All jars: the household's own first, then the common shapes, of its own measure first. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public List<Jar> jars() {
     return jars(ownJars(), households.current().kitchen());
@@ -171,7 +172,7 @@ public class Vessels {
    * How many there are of each jar, by key. Until the household has counted any of the common
    * shapes, they are not in it: then nobody knows, and any may be proposed.
    */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Map<String, Integer> counts() {
     return counts(ownJars());

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.NotFound;
 
 /** The plans as they are kept. */
@@ -35,7 +36,7 @@ class PlanBook {
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PLANS)
   List<Planned> open() {
     return plans.findByStatusOrderByBeginsAtAscCodeAsc(PlanRow.Status.OPEN).stream()
         .map(this::planned)

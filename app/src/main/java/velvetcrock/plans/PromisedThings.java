@@ -11,6 +11,7 @@ import velvetcrock.batch.PromisedCodes;
 import velvetcrock.drawer.Promises;
 import velvetcrock.kitchen.VesselsInUse;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 
 /** What the open plans have promised to themselves: codes, vessels, and parts of lots. */
 @Component
@@ -30,7 +31,7 @@ class PromisedThings implements PromisedCodes, Promises, VesselsInUse {
   }
 
   @Override
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PLANS)
   @Transactional(readOnly = true)
   public Map<UUID, Double> promised() {
     Map<UUID, Double> promised = new HashMap<>();

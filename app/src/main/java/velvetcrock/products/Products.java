@@ -35,6 +35,7 @@ import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.ledger.Ledger;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.NotFound;
 
 /**
@@ -231,35 +232,35 @@ public class Products {
   }
 
   /** Products in the pan and with tins left, those to be used first in front. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> standing() {
     return standing(MOST_STANDING);
   }
 
   /** The same, so many at most. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> standing(int most) {
     return products.standing(Limit.of(most)).stream().map(this::record).toList();
   }
 
   /** Products in the pan, and those with tins left that should be gone by a day. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> wanting(LocalDate until) {
     return products.wanting(until, Limit.of(MOST_STANDING)).stream().map(this::record).toList();
   }
 
   /** Products that are gone or came to nothing, the newest first. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> past() {
     return products.past(Limit.of(MOST_PAST)).stream().map(this::record).toList();
   }
 
   /** Products whose labels say a later date than their tins have now, and that are still good. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<String> toPrintAgain(LocalDate today) {
     return products.toPrintAgain(today, Limit.of(MOST_STANDING));
@@ -278,7 +279,7 @@ public class Products {
   }
 
   /** Products by their ids, in the order of these. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> of(List<UUID> ids) {
     if (ids.isEmpty()) {
@@ -290,14 +291,14 @@ public class Products {
   }
 
   /** Products from which a skin reacted. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   List<ProductRecord> troubled() {
     return products.troubled(Limit.of(MOST_PAST)).stream().map(this::record).toList();
   }
 
   /** The newest products. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   List<ProductRecord> newest(int most) {
     return products.newest(Limit.of(most)).stream().map(this::record).toList();
@@ -310,7 +311,7 @@ public class Products {
   }
 
   /** The same of every kind. */
-  @HeldUntilChanged
+  @HeldUntilChanged({HouseholdPart.PRODUCTS, HouseholdPart.KITCHEN})
   @Transactional(readOnly = true)
   public Map<Firmness, Learned> tastes(String wax) {
     ProductRules rules = new ProductRules(catalogues.current());
@@ -323,7 +324,7 @@ public class Products {
   }
 
   /** By how much whipping makes a melt grow here. */
-  @HeldUntilChanged
+  @HeldUntilChanged({HouseholdPart.PRODUCTS, HouseholdPart.KITCHEN})
   @Transactional(readOnly = true)
   public Learned overrun() {
     return Whipping.overrun(

@@ -18,6 +18,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Households;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.NotFound;
 
 /** Recipes of one's own, each with versions that say what changed. */
@@ -67,7 +68,7 @@ public class Recipes {
   record Version(int number, RecipeBody body, String changed, String by, Instant at) {}
 
   /** All, by name. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   List<Listed> all() {
     return recipes.findAllByOrderByNameAscIdAsc().stream()
@@ -76,7 +77,7 @@ public class Recipes {
   }
 
   /** The newest version of each, by recipe. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   Map<UUID, Version> newest() {
     return versions.newest().stream()

@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.core.product.PartIn;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 
 /**
  * What went into which product, both ways in one step. Its joins are the database's own, so that
@@ -129,7 +130,7 @@ class Traces {
   }
 
   /** Every product that a batch went into; the newest first. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   List<UUID> ofBatch(String code) {
     return distinct(

@@ -7,11 +7,12 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 
 @Transactional(readOnly = true)
 interface RoundNoteRepository extends JpaRepository<RoundNote, UUID> {
   /** What counts at a moment or later: what is put off or skipped, and every timer not stopped. */
-  @HeldUntilChanged
+  @HeldUntilChanged(HouseholdPart.ROUND)
   @Query(
       """
       select new velvetcrock.shelf.RoundNote$Noted(n.id, n.what, n.subject, n.task, n.words, n.until)

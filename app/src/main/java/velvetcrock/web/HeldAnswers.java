@@ -9,8 +9,11 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToLongFunction;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.springframework.aop.support.AopUtils;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.cache.annotation.CachingConfigurer;
 import org.springframework.cache.annotation.EnableCaching;
@@ -21,11 +24,13 @@ import org.springframework.cache.interceptor.KeyGenerator;
 import org.springframework.cache.support.NoOpCache;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
+import org.springframework.core.annotation.MergedAnnotations;
+import org.springframework.core.annotation.MergedAnnotations.SearchStrategy;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.context.request.RequestContextHolder;
 
 /**
- * Holds what the store answered, for as long as the household at hand has written nothing, by
+ * Holds what the store answered, for as long as the household at hand has written nothing of it, by
  * whichever instance: under the count of what it has written ({@link HouseholdChanges}), as pages
  * are. Whoever writes asks the store itself, in the transaction that writes; so does whatever is no
  * request. Where {@code velvetcrock.answers-checked} is set, as in tests, everything is asked all
@@ -47,6 +52,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
   private final HouseholdChanges changes;
   private final CurrentHousehold current;
   private final org.springframework.cache.Cache held;
+  private final Map<Method, HouseholdPart[]> marked = new ConcurrentHashMap<>();
   private final org.springframework.cache.Cache none = new NoOpCache(NAME);
 
   HeldAnswers(
@@ -63,7 +69,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
             .build();
     this.held =
         checked
-            ? new Checked(answers, changes)
+            ? new Checked(answers, asked -> changes.now(marked.get(asked.what())))
             : new ConcurrentMapCache(NAME, answers.asMap(), true);
   }
 
@@ -92,10 +98,22 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
     return holds()
         ? new Asked(
             current.id(),
-            changes.seen(),
+            changes.seen(parts(target, method)),
             method,
             Arrays.stream(params).map(HeldAnswers::byValue).toList())
         : NOT_HELD;
+  }
+
+  /** Of what the answer is, as it is marked. */
+  private HouseholdPart[] parts(Object target, Method method) {
+    return marked.computeIfAbsent(
+        method,
+        asked ->
+            MergedAnnotations.from(
+                    AopUtils.getMostSpecificMethod(asked, target.getClass()),
+                    SearchStrategy.TYPE_HIERARCHY)
+                .get(HeldUntilChanged.class)
+                .getEnumArray("value", HouseholdPart.class));
   }
 
   private static @Nullable Object byValue(@Nullable Object asked) {
@@ -114,11 +132,16 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
     private static final Pattern FRACTION = Pattern.compile("-?\\d+\\.\\d+(E-?\\d+)?");
     private static final double TO = 1e-9;
 
-    private final HouseholdChanges changes;
+    private final ToLongFunction<Asked> now;
 
-    Checked(Cache<Object, Object> answers, HouseholdChanges changes) {
+    /**
+     * Compares what is asked with what was.
+     *
+     * @param now under which count it would be asked now
+     */
+    Checked(Cache<Object, Object> answers, ToLongFunction<Asked> now) {
       super(NAME, answers.asMap(), true);
-      this.changes = changes;
+      this.now = now;
     }
 
     @Override
@@ -163,7 +186,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
           && !before.equals(value)
           && !same(before, value)
           && key instanceof Asked asked
-          && changes.now() == asked.changes()) {
+          && now.applyAsLong(asked) == asked.changes()) {
         throw new IllegalStateException(asked.what() + " was " + before + " and is " + value);
       }
       super.put(key, value);

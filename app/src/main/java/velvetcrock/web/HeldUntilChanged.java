@@ -8,13 +8,16 @@ import java.lang.annotation.Target;
 import org.springframework.cache.annotation.Cacheable;
 
 /**
- * What a household's store is asked, and answers the same until the household writes something: it
- * is asked once and held, see {@link HeldAnswers}. The answer is to be the store's alone, with
- * nothing of the clock but what is asked with, to be equal where it is the same, and never to be
- * changed by whoever is given it.
+ * What a household's store is asked, and answers the same until the household writes something, or
+ * something of what is named: it is asked once and held, see {@link HeldAnswers}. The answer is to
+ * be the store's alone, with nothing of the clock but what is asked with, to be equal where it is
+ * the same, and never to be changed by whoever is given it.
  */
 @Documented
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
 @Cacheable(cacheResolver = HeldAnswers.NAME, keyGenerator = HeldAnswers.NAME)
-public @interface HeldUntilChanged {}
+public @interface HeldUntilChanged {
+  /** All of which the answer is; anything may be where nothing is named. */
+  HouseholdPart[] value() default {};
+}

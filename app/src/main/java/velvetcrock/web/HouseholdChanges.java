@@ -3,7 +3,10 @@ package velvetcrock.web;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -13,8 +16,8 @@ import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
 
 /**
- * Counts what a household has written. What was read after asking is at least as new as the count
- * says; whichever instance wrote it.
+ * Counts what a household has written, in all and of some parts of it ({@link HouseholdPart}). What
+ * was read after asking is at least as new as the count says; whichever instance wrote it.
  */
 @Component
 public class HouseholdChanges {
@@ -32,7 +35,7 @@ public class HouseholdChanges {
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
   private final TransactionTemplate reading;
-  private final Cache<UUID, Long> lately =
+  private final Cache<UUID, Counts> lately =
       Caffeine.newBuilder().expireAfterWrite(WITHOUT_A_REQUEST).build();
 
   HouseholdChanges(
@@ -44,22 +47,43 @@ public class HouseholdChanges {
   }
 
   /**
+   * How often it had written something.
+   *
+   * @param all in all
+   * @param parts how often in all when it last wrote something of each
+   */
+  private record Counts(long all, Map<HouseholdPart, Long> parts) {
+    private static final Counts NONE = new Counts(0, Map.of());
+
+    long of(HouseholdPart... parts) {
+      return parts.length == 0
+          ? all
+          : Arrays.stream(parts)
+              .mapToLong(part -> this.parts.getOrDefault(part, 0L))
+              .max()
+              .orElse(all);
+    }
+  }
+
+  /**
    * How often the household had written something when this was first asked in the request that is
    * answered, or in the last second where there is none. What is held under another count is read
    * anew.
+   *
+   * @param parts of which alone; of anything where none is named
    */
-  public long seen() {
+  public long seen(HouseholdPart... parts) {
     RequestAttributes request = RequestContextHolder.getRequestAttributes();
     if (request == null) {
-      return lately.get(current.id(), household -> now());
+      return lately.get(current.id(), household -> counts()).of(parts);
     }
     String name = SEEN + current.id();
-    if (request.getAttribute(name, RequestAttributes.SCOPE_REQUEST) instanceof Long seen) {
-      return seen;
+    if (request.getAttribute(name, RequestAttributes.SCOPE_REQUEST) instanceof Counts seen) {
+      return seen.of(parts);
     }
-    long now = now();
+    Counts now = counts();
     request.setAttribute(name, now, RequestAttributes.SCOPE_REQUEST);
-    return now;
+    return now.of(parts);
   }
 
   /** Has a request that has written ask anew. */
@@ -70,15 +94,29 @@ public class HouseholdChanges {
     }
   }
 
-  /** How often the household at hand has written something. */
-  public long now() {
-    List<Long> found =
+  /**
+   * How often the household at hand has written something.
+   *
+   * @param parts of which alone; of anything where none is named
+   */
+  public long now(HouseholdPart... parts) {
+    return counts().of(parts);
+  }
+
+  private Counts counts() {
+    List<Counts> found =
         reading.execute(
             status ->
-                jdbc.queryForList(
-                    "select changes from household_change where household_id = ?",
-                    Long.class,
+                jdbc.query(
+                    "select * from household_change where household_id = ?",
+                    (row, number) -> {
+                      Map<HouseholdPart, Long> parts = new EnumMap<>(HouseholdPart.class);
+                      for (HouseholdPart part : HouseholdPart.values()) {
+                        parts.put(part, row.getLong(part.column()));
+                      }
+                      return new Counts(row.getLong("changes"), parts);
+                    },
                     current.id()));
-    return found.isEmpty() ? 0 : found.get(0);
+    return found.isEmpty() ? Counts.NONE : found.get(0);
   }
 }

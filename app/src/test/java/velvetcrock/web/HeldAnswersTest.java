@@ -41,6 +41,11 @@ class HeldAnswersTest {
       return List.of(asked.incrementAndGet());
     }
 
+    @HeldUntilChanged(HouseholdPart.PLANS)
+    public int promised() {
+      return asked.incrementAndGet();
+    }
+
     @HeldUntilChanged
     public double sum() {
       return 3 + asked.incrementAndGet() * 1e-12;
@@ -68,10 +73,16 @@ class HeldAnswersTest {
   }
 
   private void athome(UUID household, long written) {
+    athome(household, written, written);
+  }
+
+  private void athome(UUID household, long written, long ofPlans) {
     when(current.id()).thenReturn(household);
     when(current.who()).thenReturn(Optional.of(mock(InHousehold.class)));
     when(changes.seen()).thenReturn(written);
     when(changes.now()).thenReturn(written);
+    when(changes.seen(HouseholdPart.PLANS)).thenReturn(ofPlans);
+    when(changes.now(HouseholdPart.PLANS)).thenReturn(ofPlans);
   }
 
   @BeforeEach
@@ -103,6 +114,27 @@ class HeldAnswersTest {
     athome(here, 4);
     store.lots("yarrow", "dried");
     assertThat(asked).hasValue(4);
+  }
+
+  @Test
+  void whatIsOfOnePartAloneIsHeldUntilThatIsWritten() {
+    Store store = store(false);
+    UUID here = current.id();
+    int promised = store.promised();
+    athome(here, 4, 3);
+    assertThat(store.promised()).isEqualTo(promised);
+
+    athome(here, 5, 5);
+    assertThat(store.promised()).isNotEqualTo(promised);
+  }
+
+  @Test
+  void checkedAMarkOfTheWrongPartIsFound() {
+    Store store = store(true);
+    UUID here = current.id();
+    store.promised();
+    athome(here, 4, 3);
+    assertThatThrownBy(store::promised).hasMessageContaining("promised");
   }
 
   @Test
