@@ -43,6 +43,7 @@ begin
       part.relation, named, told, part.relation) using house, days, first, last;
   end loop;
   -- Counted, as whatever a household writes is.
-  update household_change set changes = changes + 1 where household_id = house;
+  update household_change set changes = changes + 1, kitchen = changes + 1, drawer = changes + 1,
+    products = changes + 1, plans = changes + 1, round = changes + 1 where household_id = house;
   drop table past;
 end $$;

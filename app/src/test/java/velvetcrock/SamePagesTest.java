@@ -59,7 +59,17 @@ class SamePagesTest extends AppTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"/", "/round", "/bench", "/cellar", "/plans/new", "/drawer", "/journal"})
+  @ValueSource(
+      strings = {
+        "/",
+        "/round",
+        "/bench",
+        "/cellar",
+        "/plans/new",
+        "/drawer",
+        "/journal",
+        "/kitchen"
+      })
   void theSamePageIsAnsweredAgainWithKeysOfItsOwn(String path) throws Exception {
     HttpResponse<String> first = una.get(path);
     HttpResponse<String> second = una.get(path);

@@ -11,10 +11,11 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import velvetcrock.web.BesideTheStore;
 
 /** The backups as they stand in {@code backups.tsv} of the data folder. */
 @Component
-public class Backups {
+public class Backups implements BesideTheStore {
   /** One that is older than this should have been followed by another. */
   static final Duration LATE = Duration.ofHours(36);
 
@@ -65,6 +66,12 @@ public class Backups {
     boolean late =
         last.map(m -> m.at().plus(LATE).isBefore(clock.instant())).orElse(!all.isEmpty());
     return new Standing(true, last, problem, late);
+  }
+
+  /** By the file in which the commands note them. */
+  @Override
+  public String mark() {
+    return noted.map(Path::toFile).map(f -> f.lastModified() + " " + f.length()).orElse("");
   }
 
   private static List<Made> read(Path file) {

@@ -20,6 +20,7 @@ import velvetcrock.web.Choices;
 import velvetcrock.web.FieldErrors;
 import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
+import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
 
 /** The kitchen: settings, places and jars. */
@@ -84,6 +85,7 @@ class KitchenController {
         @Nullable String awayUntil) {}
   }
 
+  @SameUntilChanged
   @GetMapping("/kitchen")
   String kitchen(Model model) {
     return page(empty(), FieldErrors.none(), model);

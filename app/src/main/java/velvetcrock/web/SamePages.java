@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -56,6 +57,7 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
   private final HouseholdChanges changes;
   private final CurrentHousehold current;
   private final ObjectProvider<SeenBy> seenBy;
+  private final ObjectProvider<BesideTheStore> beside;
   private final Clock clock;
   private final Cache<Asked, SamePage> pages =
       Caffeine.newBuilder()
@@ -68,16 +70,24 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
       HouseholdChanges changes,
       CurrentHousehold current,
       ObjectProvider<SeenBy> seenBy,
+      ObjectProvider<BesideTheStore> beside,
       Clock clock) {
     this.changes = changes;
     this.current = current;
     this.seenBy = seenBy;
+    this.beside = beside;
     this.clock = clock;
   }
 
   /** What a page depends on. */
   private record Asked(
-      UUID household, String seenBy, String url, long changes, Instant minute, boolean held) {}
+      UUID household,
+      String seenBy,
+      String url,
+      long changes,
+      List<String> beside,
+      Instant minute,
+      boolean held) {}
 
   @Override
   public void addInterceptors(InterceptorRegistry interceptors) {
@@ -167,6 +177,7 @@ public class SamePages implements WebMvcConfigurer, HandlerInterceptor {
             by,
             request.getRequestURL() + (query == null ? "" : "?" + query),
             changes.seen(),
+            beside.stream().map(BesideTheStore::mark).toList(),
             clock.instant().truncatedTo(ChronoUnit.MINUTES),
             same.held()));
   }

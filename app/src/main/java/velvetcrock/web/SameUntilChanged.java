@@ -7,8 +7,9 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * A page that tells only what the store holds, what time it is to the minute, and who looks: it is
- * made once and answered again until the household writes something, see {@link SamePages}.
+ * A page that tells only what the store holds, what {@link BesideTheStore} marks, what time it is
+ * to the minute, and who looks: it is made once and answered again until one of them is otherwise,
+ * see {@link SamePages}.
  */
 @Documented
 @Target(ElementType.METHOD)
