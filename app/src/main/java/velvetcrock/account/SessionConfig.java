@@ -8,6 +8,7 @@ import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
@@ -18,6 +19,9 @@ import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
+import org.springframework.session.web.http.CookieHttpSessionIdResolver;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionOperations;
@@ -103,6 +107,16 @@ class SessionConfig {
   @Bean
   PostgreSqlJdbcIndexedSessionRepositoryCustomizer laterOneStands() {
     return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+  }
+
+  @Bean
+  SmartInitializingSingleton sessionsAreAskedOnce(
+      SessionRepositoryFilter<?> sessions, CookieSerializer cookie) {
+    return () -> {
+      CookieHttpSessionIdResolver cookies = new CookieHttpSessionIdResolver();
+      cookies.setCookieSerializer(cookie);
+      sessions.setHttpSessionIdResolver(new AskedOnce(cookies));
+    };
   }
 
   /** For all else. */

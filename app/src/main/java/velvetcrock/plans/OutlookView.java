@@ -37,6 +37,7 @@ import velvetcrock.web.TimeAxis;
  *
  * @param headline how many ways get there, or that none does
  * @param by where the day wanted lies on the line
+ * @param byDay the same with its words
  * @param nearest what is possible instead, where nothing gets there
  * @param looked the way that is looked at; null where there is none
  */
@@ -45,7 +46,7 @@ record OutlookView(
     String underline,
     List<TimeAxis.Tick> ticks,
     String by,
-    String byWords,
+    TimeAxis.Tick byDay,
     List<Lane> fits,
     List<Lane> outs,
     List<Instead> nearest,
@@ -210,7 +211,7 @@ record OutlookView(
                   + ", with what wax, pan and cloth keep. We lean to the coolest in time.",
           axis.ticks(fmt, deadline()),
           axis.percent(deadline()),
-          fmt.shortDate(asked.by()),
+          axis.tick(fmt.shortDate(asked.by()), deadline()),
           grouped(fit),
           outlook.routes().stream().filter(r -> !r.fits()).map(this::lane).toList(),
           fit.isEmpty() ? instead() : List.of(),
@@ -305,7 +306,7 @@ record OutlookView(
       facts.add(work(timetable));
       facts.add(PromiseWords.keepsTo(route.outcome().keeps(), fmt));
       if (route.bill().minor() >= 1) {
-        facts.add(money(route));
+        facts.add("costs " + money(route));
       }
       return facts;
     }

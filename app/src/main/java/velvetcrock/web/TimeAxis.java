@@ -28,8 +28,13 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
   private static final double LEAST_WIDTH = 0.7;
   private static final double LABEL_ROOM = 6;
 
-  /** A day that is named on the line. */
-  public record Tick(String words, String at) {}
+  /**
+   * A day that is named on the line.
+   *
+   * @param at where it lies
+   * @param anchor which part of the words stands there, as SVG says it
+   */
+  public record Tick(String words, String at, String anchor) {}
 
   /** A piece of the line. */
   public record Piece(String x, String width) {}
@@ -48,6 +53,12 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
 
   private static String percent(double value) {
     return Math.round(value * 100) / 100.0 + "%";
+  }
+
+  /** Names a day wherever it lies; near the end its words stand before it, within the line. */
+  public Tick tick(String words, LocalDateTime day) {
+    double at = at(day);
+    return new Tick(words, percent(at), at > WHOLE - 2 * LABEL_ROOM ? "end" : "middle");
   }
 
   /** A span as a piece, never too thin to see. */
@@ -82,7 +93,7 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
       if (free && at > LABEL_ROOM && at < WHOLE - LABEL_ROOM) {
         String words =
             months ? day.format(days > A_YEAR ? MONTH_OF_YEAR : MONTH) : fmt.shortDate(day);
-        ticks.add(new Tick(words, percent(at)));
+        ticks.add(new Tick(words, percent(at), "middle"));
       }
     }
     return ticks;

@@ -61,4 +61,13 @@ class TimeAxisTest {
     assertThat(words(days(10), FROM)).contains("5 Nov");
     assertThat(words(days(10), taken)).doesNotContain("5 Nov");
   }
+
+  @ParameterizedTest
+  @CsvSource({"1, middle", "8, middle", "9, end", "12, end"})
+  void theWordsOfADayStayWithinTheLine(int day, String anchor) {
+    TimeAxis.Tick tick = days(10).tick("a day", FROM.plusDays(day));
+
+    assertThat(tick.anchor()).isEqualTo(anchor);
+    assertThat(tick.at()).isEqualTo(days(10).percent(FROM.plusDays(day)));
+  }
 }
