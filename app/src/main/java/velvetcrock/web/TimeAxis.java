@@ -58,7 +58,11 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
   /** Names a day wherever it lies; near the end its words stand before it, within the line. */
   public Tick tick(String words, LocalDateTime day) {
     double at = at(day);
-    return new Tick(words, percent(at), at > WHOLE - 2 * LABEL_ROOM ? "end" : "middle");
+    return new Tick(words, percent(at), nearTheEnd(at) ? "end" : "middle");
+  }
+
+  private static boolean nearTheEnd(double at) {
+    return at > WHOLE - 2 * LABEL_ROOM;
   }
 
   /** A span as a piece, never too thin to see. */
@@ -89,7 +93,7 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
         day.atStartOfDay().isBefore(until);
         day = months ? day.plusMonths(each) : day.plusDays(step)) {
       double at = at(day.atStartOfDay());
-      boolean free = Math.abs(at - at(taken)) > 2 * LABEL_ROOM;
+      boolean free = Math.abs(at - at(taken)) > (nearTheEnd(at(taken)) ? 4 : 2) * LABEL_ROOM;
       if (free && at > LABEL_ROOM && at < WHOLE - LABEL_ROOM) {
         String words =
             months ? day.format(days > A_YEAR ? MONTH_OF_YEAR : MONTH) : fmt.shortDate(day);

@@ -62,6 +62,12 @@ class TimeAxisTest {
     assertThat(words(days(10), taken)).doesNotContain("5 Nov");
   }
 
+  /** Near the end the other word reaches twice as far back. */
+  @Test
+  void norWhereAWordStandsThatEndsThere() {
+    assertThat(words(days(10), FROM.plusDays(10))).contains("7 Nov").doesNotContain("9 Nov");
+  }
+
   @ParameterizedTest
   @CsvSource({"1, middle", "8, middle", "9, end", "12, end"})
   void theWordsOfADayStayWithinTheLine(int day, String anchor) {
