@@ -93,7 +93,7 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
         day.atStartOfDay().isBefore(until);
         day = months ? day.plusMonths(each) : day.plusDays(step)) {
       double at = at(day.atStartOfDay());
-      boolean free = Math.abs(at - at(taken)) > (nearTheEnd(at(taken)) ? 4 : 2) * LABEL_ROOM;
+      boolean free = Math.abs(at - at(taken)) > (nearTheEnd(at(taken)) ? 6 : 2) * LABEL_ROOM;
       if (free && at > LABEL_ROOM && at < WHOLE - LABEL_ROOM) {
         String words =
             months ? day.format(days > A_YEAR ? MONTH_OF_YEAR : MONTH) : fmt.shortDate(day);

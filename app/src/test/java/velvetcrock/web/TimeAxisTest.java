@@ -62,7 +62,7 @@ class TimeAxisTest {
     assertThat(words(days(10), taken)).doesNotContain("5 Nov");
   }
 
-  /** Near the end the other word reaches twice as far back. */
+  /** Near the end the other word reaches back from there, on a phone by a third of the line. */
   @Test
   void norWhereAWordStandsThatEndsThere() {
     assertThat(words(days(10), FROM.plusDays(10))).contains("7 Nov").doesNotContain("9 Nov");
