@@ -11,15 +11,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.outlook.Timetable;
 
 /**
  * Fits plans into one kitchen. As wished, they may clash; what resolves that is looked for in two
- * steps: each plan in the order of its day at the begin nearest to its wish that clashes with none
- * before it, and then, where that moved any, a search that makes the shifts smaller. The search is
- * bounded in moves, so that the same plans always settle alike.
+ * steps: each plan that clashes in the order of its day at the begin nearest to its wish that
+ * clashes with none before it, and then a search that makes the shifts smaller. A plan that is in
+ * nobody's way stays where it is. The search is bounded in moves, so that the same plans always
+ * settle alike.
  *
  * <p>It promises that nothing clashes where it says so; it does not promise that no smaller shift
  * exists where more than a few plans clash.
@@ -65,16 +68,17 @@ public final class Diary {
 
   /** The jobs as they would like to be, each on the first appliance that has room for it. */
   public List<Booking> asWished(List<Job> jobs) {
-    List<Placing> before = new ArrayList<>();
-    List<Booking> bookings = new ArrayList<>();
+    return wishes(jobs).stream().map(Placing::booking).toList();
+  }
+
+  private List<Placing> wishes(List<Job> jobs) {
+    List<Placing> wishes = new ArrayList<>();
     for (Job job : jobs) {
       Timetable timetable =
           timetable(job, job.wished()).orElseGet(() -> decided(job, job.wished()));
-      Placing placing = nearest(on(job, timetable), before);
-      before.add(placing);
-      bookings.add(placing.booking());
+      wishes.add(nearest(on(job, timetable), wishes));
     }
-    return List.copyOf(bookings);
+    return wishes;
   }
 
   /** Where bookings clash, the earliest first. */
@@ -84,23 +88,36 @@ public final class Diary {
 
   /** Finds the smallest shift it can that resolves every clash. */
   public Settled settle(List<Job> jobs) {
-    List<Booking> wished = asWished(jobs);
-    if (clashes.of(wished).isEmpty()) {
+    List<Placing> wishes = wishes(jobs);
+    List<Booking> wished = wishes.stream().map(Placing::booking).toList();
+    Set<String> clashing =
+        clashes.of(wished).stream().flatMap(c -> c.jobs().stream()).collect(Collectors.toSet());
+    if (clashing.isEmpty()) {
       return new Settled(full(wished), List.of(), false);
     }
     Map<String, List<Placing>> placings = new HashMap<>();
-    jobs.forEach(job -> placings.put(job.id(), placings(job)));
-    Map<String, Placing> placed = oneByOne(jobs, placings);
+    for (Placing wish : wishes) {
+      Job job = wish.job();
+      placings.put(job.id(), clashing.contains(job.id()) ? placings(job) : List.of(wish));
+    }
+    Map<String, Placing> placed = oneByOne(jobs, clashing, placings);
     List<Booking> settled = new SmallerShifts(weight, jobs, placings).improve(placed);
     return new Settled(full(settled), clashes.of(settled), true);
   }
 
-  /** Each in the order of its day, nearest to its wish among those that are placed already. */
-  private Map<String, Placing> oneByOne(List<Job> jobs, Map<String, List<Placing>> placings) {
+  /**
+   * Those that stay first, then each in the order of its day, nearest to its wish among those that
+   * are placed already.
+   */
+  private Map<String, Placing> oneByOne(
+      List<Job> jobs, Set<String> clashing, Map<String, List<Placing>> placings) {
     Map<String, Placing> placed = new HashMap<>();
     List<Placing> before = new ArrayList<>();
     jobs.stream()
-        .sorted(Comparator.comparing(Job::deadline).thenComparing(Job::wished))
+        .sorted(
+            Comparator.comparing((Job job) -> clashing.contains(job.id()))
+                .thenComparing(Job::deadline)
+                .thenComparing(Job::wished))
         .forEach(
             job -> {
               Placing placing = nearest(placings.get(job.id()), before);

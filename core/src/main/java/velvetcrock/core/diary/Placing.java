@@ -28,6 +28,10 @@ final class Placing {
     this.lateMinutes = booking.lateMinutes();
   }
 
+  Job job() {
+    return job;
+  }
+
   Booking booking() {
     return new Booking(job, timetable, heater);
   }

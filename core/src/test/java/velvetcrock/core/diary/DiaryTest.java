@@ -79,6 +79,21 @@ class DiaryTest {
   }
 
   @Test
+  void whoIsInNobodysWayStaysWhenOthersMoveApart() {
+    Job bystander = job("c", Method.SIMMER, 1, day(2, 11));
+    Diary.Settled settled =
+        new Diary(house(), NOW)
+            .settle(
+                List.of(
+                    job("a", Method.SIMMER, 1, day(2, 10)),
+                    bystander,
+                    job("b", Method.SIMMER, 1, day(2, 10))));
+
+    assertThat(settled.clashes()).isEmpty();
+    assertThat(settled.moved()).isNotEmpty().extracting(Booking::job).doesNotContain(bystander);
+  }
+
+  @Test
   void aCrockHoldsSeveralJarsButOnlyOneHeat() {
     Diary diary = new Diary(house(), NOW);
     List<Job> same =
