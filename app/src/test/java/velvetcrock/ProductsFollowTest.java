@@ -78,6 +78,19 @@ class ProductsFollowTest extends ProductHouse {
     assertThat(again(made).bestBefore()).as("that stays").isEqualTo(sooner);
   }
 
+  /** Its age is no matter of the kind: nothing else is offered that it would be refused for too. */
+  @Test
+  void ofAnOilPastItsDateNoOtherKindIsOffered() throws Exception {
+    String code = bottled(40);
+    jdbc.update(
+        "update bottle set best_before = ? where batch_id = (select id from batch where code = ?)",
+        today().minusDays(2),
+        code);
+    visit(keeper, "/products/new?from=bottle:" + code + "-A")
+        .andExpect(content().string(containsString("The oil was good until")))
+        .andExpect(content().string(not(containsString("it can be"))));
+  }
+
   @Test
   void whatHappensToTheBottleAfterwardsIsNoMatterOfTheTins() throws Exception {
     String code = bottled(40);

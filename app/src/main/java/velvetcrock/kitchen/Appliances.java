@@ -75,6 +75,10 @@ public class Appliances {
   @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public List<Owned> all() {
+    return owned();
+  }
+
+  private List<Owned> owned() {
     Map<UUID, List<Learned>> learned =
         runs.taught().stream()
             .collect(
@@ -135,7 +139,7 @@ public class Appliances {
    */
   @Transactional
   public Owned choose(String named) {
-    List<Owned> all = all();
+    List<Owned> all = owned();
     Optional<Owned> own = all.stream().filter(k -> k.id().toString().equals(named)).findFirst();
     if (own.isPresent()) {
       return own.get();

@@ -36,6 +36,10 @@ public class Places {
   @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public List<Place> all() {
+    return planks();
+  }
+
+  private List<Place> planks() {
     return places.findAllByOrderByPositionAscIdAsc().stream().map(PlaceRow::place).toList();
   }
 
@@ -44,9 +48,10 @@ public class Places {
    *
    * @throws Refused at {@code place}
    */
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Place one(String id) {
-    return all().stream()
+    return planks().stream()
         .filter(p -> p.id().toString().equals(id) || p.name().equalsIgnoreCase(id))
         .findFirst()
         .orElseThrow(() -> new Refused("place", "Choose one of your places."));
@@ -64,7 +69,7 @@ public class Places {
     String called = Named.of(problems, "placeName", name);
     problems.require(
         celsius >= -30 && celsius <= 60, "celsius", "A place is between −30 and 60 °C warm.");
-    List<Place> present = all();
+    List<Place> present = planks();
     problems.require(
         present.stream().noneMatch(p -> p.name().equalsIgnoreCase(called)),
         "placeName",

@@ -32,8 +32,6 @@ import velvetcrock.core.outlook.Timetable;
 import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
-import velvetcrock.web.HeldUntilChanged;
-import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.NotFound;
 
 /** Keeps what was decided, and settles several plans in one kitchen. */
@@ -68,7 +66,6 @@ public class Plans {
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
-  @HeldUntilChanged(HouseholdPart.PLANS)
   @Transactional(readOnly = true)
   public List<Planned> open() {
     return book.open();

@@ -19,7 +19,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.util.UriComponentsBuilder;
 import velvetcrock.core.Refused;
 import velvetcrock.core.caution.Claims;
-import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.making.Firmness;
 import velvetcrock.core.making.HardnessText;
 import velvetcrock.core.making.Ingredient;
@@ -245,22 +244,9 @@ class NewProductController {
 
   /** What else the sentence as it stands would make, where it makes nothing of its kind. */
   private List<Map.Entry<String, String>> canBe(NewProductForm form) {
-    List<Map.Entry<String, String>> can = new ArrayList<>();
-    for (ProductKind kind : ProductKind.values()) {
-      if (!kind.name().equals(form.making()) && reads(form.as(kind.name()))) {
-        can.add(Map.entry(kind.name(), ProductWords.making(kind)));
-      }
-    }
-    return can;
-  }
-
-  private boolean reads(NewProductForm form) {
-    try {
-      reader.read(form);
-      return true;
-    } catch (Refused refused) {
-      return false;
-    }
+    return reader.canBe(form).stream()
+        .map(kind -> Map.entry(kind.name(), ProductWords.making(kind)))
+        .toList();
   }
 
   private static String makingOf(NewProductForm form) {
@@ -272,12 +258,6 @@ class NewProductController {
   private NewProductView view(
       ProductOrder order, Household house, Formats fmt, Catalogue catalogue) {
     ProductRules rules = new ProductRules(catalogue);
-    BalmKeeping keeping;
-    try {
-      keeping = ProductRules.keeping(order.parts(), order.plan().place(), fmt.today());
-    } catch (Refused refused) {
-      throw new Refused("parts", refused.problems().get(0).message());
-    }
     String passed =
         rules.wantsReason(
             order.parts(), order.drops(), order.melt().volumeMl(), order.plan().where());
@@ -291,7 +271,7 @@ class NewProductController {
     return NewProductView.of(
         new NewProductView.Basis(
             order,
-            keeping,
+            reader.keeping(order),
             money.bill(order.parts(), tins),
             passed,
             new StepWords(catalogue, fmt).of(working, order.parts(), order.melt()),

@@ -58,7 +58,7 @@ class ProductBasis {
         products.log(product),
         tracing.sources(product, fmt),
         money.bill(state.parts(), tins),
-        products.taste(wax.key(), state.plan().making().stiff().orElse(null)),
+        Products.taste(products.tastes(wax.key()), state.plan().making().stiff()),
         new HardnessText(wax, catalogue.carrier("olive"), house.units()),
         cautions.of(state.plan(), allParts(state), state.plan().where(), allDrops(state)),
         inThePan ? stove(fmt) : Optional.empty(),

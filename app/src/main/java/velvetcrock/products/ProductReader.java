@@ -1,21 +1,24 @@
 package velvetcrock.products;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import velvetcrock.core.Learned;
+import velvetcrock.core.Problem;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Refused;
+import velvetcrock.core.keeping.BalmKeeping;
 import velvetcrock.core.keeping.Store;
 import velvetcrock.core.making.CompressPads;
 import velvetcrock.core.making.Drops;
 import velvetcrock.core.making.Formula;
 import velvetcrock.core.making.HardnessText;
-import velvetcrock.core.making.Ingredient;
 import velvetcrock.core.making.Melt;
 import velvetcrock.core.making.ProductKind;
 import velvetcrock.core.making.Working;
@@ -71,21 +74,90 @@ class ProductReader {
    * @throws Refused with every problem, each at its field
    */
   ProductOrder read(NewProductForm form) {
+    return order(form, rows(form));
+  }
+
+  /** What else a completed form would make as it stands; what goes in is read once for all. */
+  List<ProductKind> canBe(NewProductForm form) {
+    Rows rows = rows(form);
+    return rows.wrong().isEmpty()
+        ? Arrays.stream(ProductKind.values())
+            .filter(kind -> !kind.name().equals(form.making()))
+            .filter(kind -> makes(form.as(kind.name()), rows))
+            .toList()
+        : List.of();
+  }
+
+  /**
+   * How long what was read keeps if it is made today.
+   *
+   * @throws Refused at {@code parts} where an oil of it is too old already
+   */
+  BalmKeeping keeping(ProductOrder order) {
+    try {
+      return ProductRules.keeping(
+          order.parts(), order.plan().place(), households.today(households.current()));
+    } catch (Refused refused) {
+      throw new Refused("parts", refused.problems().get(0).message());
+    }
+  }
+
+  private boolean makes(NewProductForm form, Rows rows) {
+    try {
+      keeping(order(form, rows));
+      return true;
+    } catch (Refused refused) {
+      return false;
+    }
+  }
+
+  /**
+   * What goes in, whatever is made of it.
+   *
+   * @param wanted the parts as they melt
+   * @param inParts whether the amounts are parts of each other
+   * @param wrong what could not be read
+   */
+  private record Rows(
+      List<PartIn> parts,
+      List<Boolean> open,
+      List<Melt.Wanted> wanted,
+      boolean inParts,
+      List<DropsIn> drops,
+      List<Problem> wrong) {}
+
+  private Rows rows(NewProductForm form) {
     Catalogue catalogue = catalogues.current();
+    Kitchen kitchen = households.current().kitchen();
+    double usedAtC = usedAtC(form);
+    Problems problems = new Problems();
+    List<PartIn> parts = new ArrayList<>();
+    List<Boolean> open = new ArrayList<>();
+    boolean inParts = inParts(Objects.requireNonNull(form.parts()), kitchen, problems);
+    for (int i = 0; i < form.parts().size(); i++) {
+      read(form.parts().get(i), i, kitchen, parts, open, problems);
+    }
+    List<DropsIn> drops = drops(form.drops(), catalogue, problems);
+    List<Melt.Wanted> wanted = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      wanted.add(new Melt.Wanted(parts.get(i).ingredient(catalogue, usedAtC), open.get(i)));
+    }
+    return new Rows(parts, open, wanted, inParts, drops, problems.found());
+  }
+
+  private ProductOrder order(NewProductForm form, Rows rows) {
     Household house = households.current();
     Problems problems = new Problems();
     ProductKind making =
         problems.attempt(() -> Typed.named(ProductKind.class, form.making(), "making"));
-    List<PartIn> parts = new ArrayList<>();
-    List<Boolean> open = new ArrayList<>();
-    boolean inParts = inParts(Objects.requireNonNull(form.parts()), house.kitchen(), problems);
-    for (int i = 0; i < form.parts().size(); i++) {
-      read(form.parts().get(i), i, house.kitchen(), parts, open, problems);
-    }
-    List<DropsIn> drops = drops(form.drops(), catalogue, problems);
-    Wax wax = wax(parts, catalogue);
+    problems.addAll(rows.wrong());
+    List<PartIn> parts = rows.parts();
+    boolean inParts = rows.inParts();
+    Wax wax = wax(parts, catalogues.current());
     double usedAtC = usedAtC(form);
-    Learned taste = products.taste(wax.key(), making == null ? null : making.stiff().orElse(null));
+    Learned taste =
+        Products.taste(
+            products.tastes(wax.key()), Optional.ofNullable(making).flatMap(ProductKind::stiff));
     Double aim =
         making == null
             ? null
@@ -120,7 +192,7 @@ class ProductReader {
             tins ? new Intent.Tins(vessels.count(), vessels.ml()) : null);
     OptionalDouble target = ProductRules.target(plan);
     OptionalDouble volume = volume(Objects.requireNonNull(vessels), growth);
-    Melt solved = solve(parts, open, target, inParts ? OptionalDouble.empty() : volume, usedAtC);
+    Melt solved = Melt.solve(rows.wanted(), target, inParts ? OptionalDouble.empty() : volume);
     Melt melt =
         inParts
             ? solved.scaledTo(solved.massG() * volume.getAsDouble() / solved.volumeMl())
@@ -138,31 +210,16 @@ class ProductReader {
     return new ProductOrder(
         plan,
         weighed,
-        open,
+        rows.open(),
         melt,
         target,
-        drops,
+        rows.drops(),
         Typed.text(form.reason()),
         vessels.count(),
         vessels.ml(),
         wax,
         taste,
         growth);
-  }
-
-  private Melt solve(
-      List<PartIn> parts,
-      List<Boolean> open,
-      OptionalDouble target,
-      OptionalDouble volume,
-      double usedAtC) {
-    Catalogue catalogue = catalogues.current();
-    List<Melt.Wanted> wanted = new ArrayList<>();
-    for (int i = 0; i < parts.size(); i++) {
-      Ingredient part = parts.get(i).ingredient(catalogue, usedAtC);
-      wanted.add(new Melt.Wanted(part, open.get(i)));
-    }
-    return Melt.solve(wanted, target, volume);
   }
 
   /** What has to be melted to fill the vessels, ml; empty where none are named. */
@@ -198,6 +255,9 @@ class ProductReader {
 
   /** How many parts are meant, by weight; empty where it is an amount, or nothing. */
   private static OptionalDouble share(String amount, Kitchen kitchen) {
+    if (amount.isEmpty()) {
+      return OptionalDouble.empty();
+    }
     try {
       Measure any = new MeasureReader(kitchen).readAny(amount);
       return any.kind() == Measure.Kind.PARTS

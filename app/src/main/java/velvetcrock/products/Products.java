@@ -235,13 +235,17 @@ public class Products {
   @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> standing() {
-    return standing(MOST_STANDING);
+    return firstToUse(MOST_STANDING);
   }
 
   /** The same, so many at most. */
   @HeldUntilChanged(HouseholdPart.PRODUCTS)
   @Transactional(readOnly = true)
   public List<ProductRecord> standing(int most) {
+    return firstToUse(most);
+  }
+
+  private List<ProductRecord> firstToUse(int most) {
     return products.standing(Limit.of(most)).stream().map(this::record).toList();
   }
 
@@ -304,13 +308,15 @@ public class Products {
     return products.newest(Limit.of(most)).stream().map(this::record).toList();
   }
 
-  /** How much harder than usual the household likes a kind that it makes with a wax. */
-  @Transactional(readOnly = true)
-  public Learned taste(String wax, @Nullable Firmness kind) {
-    return kind == null ? Learned.of(0, 1) : tastes(wax).get(kind);
+  /**
+   * How much harder than usual the household likes a kind, of what is known of each; none of what
+   * sets by no wax.
+   */
+  static Learned taste(Map<Firmness, Learned> tastes, Optional<Firmness> kind) {
+    return kind.map(tastes::get).orElseGet(() -> Learned.of(0, 1));
   }
 
-  /** The same of every kind. */
+  /** How much harder than usual the household likes each kind that it makes with a wax. */
   @HeldUntilChanged({HouseholdPart.PRODUCTS, HouseholdPart.KITCHEN})
   @Transactional(readOnly = true)
   public Map<Firmness, Learned> tastes(String wax) {

@@ -122,13 +122,13 @@ class Tracing {
       for (UUID lot : lots.getOrDefault(product.id(), List.of())) {
         inAll.add(names.getOrDefault(lot, "a lot that is no more"));
       }
+      Map<String, Set<String>> byGroup = new HashMap<>();
       for (ProductState.Tin tin : product.state().filling().tins()) {
-        Set<String> contents = new LinkedHashSet<>(inAll);
-        product
-            .state()
-            .group(tin.group())
-            .ifPresent(group -> contents.addAll(alone(product.state(), group)));
-        tins.add(new Seen(product, tin, contents));
+        tins.add(
+            new Seen(
+                product,
+                tin,
+                byGroup.computeIfAbsent(tin.group(), g -> contents(product.state(), g, inAll))));
       }
     }
     return tins;
@@ -158,6 +158,13 @@ class Tracing {
         contents.add("batch " + infused.batch());
       }
     }
+    return contents;
+  }
+
+  /** What is in the tins of a group. */
+  private Set<String> contents(ProductState state, String group, Set<String> inAll) {
+    Set<String> contents = new LinkedHashSet<>(inAll);
+    state.group(group).ifPresent(of -> contents.addAll(alone(state, of)));
     return contents;
   }
 

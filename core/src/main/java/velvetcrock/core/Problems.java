@@ -14,6 +14,11 @@ public final class Problems {
     found.add(new Problem(field, message));
   }
 
+  /** Notes what was found elsewhere. */
+  public void addAll(List<Problem> others) {
+    found.addAll(others);
+  }
+
   /** Notes a problem unless the rule holds; answers whether it held. */
   public boolean require(boolean rule, String field, String message) {
     if (!rule) {

@@ -1,12 +1,12 @@
 package velvetcrock.core.materia;
 
-import java.util.Collection;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVRecord;
 import velvetcrock.core.Problem;
 import velvetcrock.core.Problems;
 import velvetcrock.core.Range;
@@ -22,35 +22,58 @@ public final class Catalogue {
   private static final double FRESH_BED_SOFT = 0.25;
   private static final double FRESH_BED_FIRM = 0.45;
 
-  private final Map<String, Herb> herbs;
-  private final Map<String, Carrier> carriers;
-  private final Map<String, Wax> waxes;
-  private final Map<String, Powder> powders;
-  private final Map<String, EssentialOil> essentialOils;
-  private final Map<String, Jar> jars;
+  private final ByKey<Herb> herbs;
+  private final ByKey<Carrier> carriers;
+  private final ByKey<Wax> waxes;
+  private final ByKey<Powder> powders;
+  private final ByKey<EssentialOil> essentialOils;
+  private final ByKey<Jar> jars;
   private final Map<Speed.HerbInOil, Speed> speeds;
   private final Map<Part, Map<Cut, Double>> beds;
 
+  /**
+   * Things of a kind.
+   *
+   * @param all in their order; equal to another's where each thing is
+   */
+  private record ByKey<T>(Map<String, T> byKey, List<T> all) {
+    static <T> ByKey<T> of(Map<String, T> byKey) {
+      return new ByKey<>(byKey, List.copyOf(byKey.values()));
+    }
+
+    static <T> ByKey<T> read(
+        String file, Problems problems, Function<CSVRecord, T> row, Function<T, String> key) {
+      return of(CatalogueFile.read(Catalogue.class, file, problems, row, key));
+    }
+
+    /** The same with things that are added, or known better. */
+    ByKey<T> with(List<T> own, Function<T, String> key) {
+      Map<String, T> merged = new LinkedHashMap<>(byKey);
+      own.forEach(thing -> merged.put(key.apply(thing), thing));
+      return own.isEmpty() ? this : of(merged);
+    }
+
+    T thing(String field, String key) {
+      T thing = byKey.get(key);
+      if (thing == null) {
+        throw new Refused(
+            List.of(
+                new Problem(
+                    field, "“" + shortened(key) + "” is no " + field + " of the catalogue.")));
+      }
+      return thing;
+    }
+  }
+
   private Catalogue() {
     Problems problems = new Problems();
-    herbs =
-        CatalogueFile.read(Catalogue.class, "herbs.csv", problems, CatalogueRows::herb, Herb::key);
-    carriers =
-        CatalogueFile.read(
-            Catalogue.class, "carriers.csv", problems, CatalogueRows::carrier, Carrier::key);
-    waxes =
-        CatalogueFile.read(Catalogue.class, "waxes.csv", problems, CatalogueRows::wax, Wax::key);
-    powders =
-        CatalogueFile.read(
-            Catalogue.class, "powders.csv", problems, CatalogueRows::powder, Powder::key);
+    herbs = ByKey.read("herbs.csv", problems, CatalogueRows::herb, Herb::key);
+    carriers = ByKey.read("carriers.csv", problems, CatalogueRows::carrier, Carrier::key);
+    waxes = ByKey.read("waxes.csv", problems, CatalogueRows::wax, Wax::key);
+    powders = ByKey.read("powders.csv", problems, CatalogueRows::powder, Powder::key);
     essentialOils =
-        CatalogueFile.read(
-            Catalogue.class,
-            "essential-oils.csv",
-            problems,
-            CatalogueRows::essentialOil,
-            EssentialOil::key);
-    jars = CatalogueFile.read(Catalogue.class, "jars.csv", problems, CatalogueRows::jar, Jar::key);
+        ByKey.read("essential-oils.csv", problems, CatalogueRows::essentialOil, EssentialOil::key);
+    jars = ByKey.read("jars.csv", problems, CatalogueRows::jar, Jar::key);
     beds = beds(problems);
     speeds = Map.of();
     if (!problems.none()) {
@@ -71,12 +94,12 @@ public final class Catalogue {
   }
 
   private Catalogue(Catalogue shipped, Additions own) {
-    herbs = merged(shipped.herbs, own.herbs(), Herb::key);
-    carriers = merged(shipped.carriers, own.carriers(), Carrier::key);
-    waxes = merged(shipped.waxes, own.waxes(), Wax::key);
-    powders = merged(shipped.powders, own.powders(), Powder::key);
-    essentialOils = merged(shipped.essentialOils, own.essentialOils(), EssentialOil::key);
-    jars = merged(shipped.jars, own.jars(), Jar::key);
+    herbs = shipped.herbs.with(own.herbs(), Herb::key);
+    carriers = shipped.carriers.with(own.carriers(), Carrier::key);
+    waxes = shipped.waxes.with(own.waxes(), Wax::key);
+    powders = shipped.powders.with(own.powders(), Powder::key);
+    essentialOils = shipped.essentialOils.with(own.essentialOils(), EssentialOil::key);
+    jars = shipped.jars.with(own.jars(), Jar::key);
     beds = shipped.beds;
     speeds = shipped.speeds;
   }
@@ -113,13 +136,6 @@ public final class Catalogue {
     return new Catalogue(this, own);
   }
 
-  private static <T> Map<String, T> merged(
-      Map<String, T> shipped, List<T> own, Function<T, String> key) {
-    Map<String, T> all = new LinkedHashMap<>(shipped);
-    own.forEach(thing -> all.put(key.apply(thing), thing));
-    return all;
-  }
-
   private static Map<Part, Map<Cut, Double>> beds(Problems problems) {
     Map<Part, Map<Cut, Double>> beds = new EnumMap<>(Part.class);
     CatalogueFile.read(
@@ -130,33 +146,33 @@ public final class Catalogue {
   }
 
   /** All herbs, by name. */
-  public Collection<Herb> herbs() {
-    return herbs.values();
+  public List<Herb> herbs() {
+    return herbs.all();
   }
 
   /** All carriers, in the order of their file. */
-  public Collection<Carrier> carriers() {
-    return carriers.values();
+  public List<Carrier> carriers() {
+    return carriers.all();
   }
 
   /** All waxes, in the order of their file. */
-  public Collection<Wax> waxes() {
-    return waxes.values();
+  public List<Wax> waxes() {
+    return waxes.all();
   }
 
   /** All powders, in the order of their file. */
-  public Collection<Powder> powders() {
-    return powders.values();
+  public List<Powder> powders() {
+    return powders.all();
   }
 
   /** All essential oils, in the order of their file. */
-  public Collection<EssentialOil> essentialOils() {
-    return essentialOils.values();
+  public List<EssentialOil> essentialOils() {
+    return essentialOils.all();
   }
 
   /** All jar shapes, in the order of their file. */
-  public Collection<Jar> jars() {
-    return jars.values();
+  public List<Jar> jars() {
+    return jars.all();
   }
 
   /**
@@ -165,7 +181,7 @@ public final class Catalogue {
    * @throws Refused at field {@code herb} if there is none
    */
   public Herb herb(String key) {
-    return found(herbs, "herb", key);
+    return herbs.thing("herb", key);
   }
 
   /**
@@ -174,7 +190,7 @@ public final class Catalogue {
    * @throws Refused at field {@code carrier} if there is none
    */
   public Carrier carrier(String key) {
-    return found(carriers, "carrier", key);
+    return carriers.thing("carrier", key);
   }
 
   /**
@@ -183,7 +199,7 @@ public final class Catalogue {
    * @throws Refused at field {@code wax} if there is none
    */
   public Wax wax(String key) {
-    return found(waxes, "wax", key);
+    return waxes.thing("wax", key);
   }
 
   /**
@@ -192,7 +208,7 @@ public final class Catalogue {
    * @throws Refused at field {@code powder} if there is none
    */
   public Powder powder(String key) {
-    return found(powders, "powder", key);
+    return powders.thing("powder", key);
   }
 
   /**
@@ -201,7 +217,7 @@ public final class Catalogue {
    * @throws Refused at field {@code oil} if there is none
    */
   public EssentialOil essentialOil(String key) {
-    return found(essentialOils, "oil", key);
+    return essentialOils.thing("oil", key);
   }
 
   /**
@@ -210,7 +226,7 @@ public final class Catalogue {
    * @throws Refused at field {@code jar} if there is none
    */
   public Jar jar(String key) {
-    return found(jars, "jar", key);
+    return jars.thing("jar", key);
   }
 
   /** Density of the settled bed of a dried herb in oil, g per ml of bed (typical). */
@@ -253,17 +269,6 @@ public final class Catalogue {
       case FLOWER, HEAD, LEAF -> FRESH_BED_SOFT;
       case ROOT, BARK, SEED, FRUIT, RESIN -> FRESH_BED_FIRM;
     };
-  }
-
-  private static <T> T found(Map<String, T> map, String field, String key) {
-    T thing = map.get(key);
-    if (thing == null) {
-      throw new Refused(
-          List.of(
-              new Problem(
-                  field, "“" + shortened(key) + "” is no " + field + " of the catalogue.")));
-    }
-    return thing;
   }
 
   private static String shortened(String key) {
