@@ -202,10 +202,10 @@ class NewProductController {
     Formats fmt = households.formats(house);
     Catalogue catalogue = catalogues.current();
     FieldErrors found = errors;
+    ProductReader.Rows rows = reader.rows(form);
     NewProductView view = null;
     try {
-      ProductOrder order = reader.read(form);
-      view = view(order, house, fmt, catalogue);
+      view = view(reader.read(rows), house, fmt, catalogue);
     } catch (Refused refused) {
       found = errors.any() ? errors : FieldErrors.of(refused);
     }
@@ -213,7 +213,7 @@ class NewProductController {
         CLAIMS.in(Typed.text(form.name()), catalogue.herbs().stream().map(h -> h.name()).toList());
     model.addAttribute("claims", claims.isEmpty() ? "" : Claims.asked(claims));
     model.addAttribute("infuseFirst", infuseFirst(form));
-    model.addAttribute("canBe", view == null ? canBe(form) : List.of());
+    model.addAttribute("canBe", view == null ? canBe(rows) : List.of());
     model.addAttribute("form", form);
     model.addAttribute("view", view);
     model.addAttribute("errors", found);
@@ -243,8 +243,8 @@ class NewProductController {
   }
 
   /** What else the sentence as it stands would make, where it makes nothing of its kind. */
-  private List<Map.Entry<String, String>> canBe(NewProductForm form) {
-    return reader.canBe(form).stream()
+  private List<Map.Entry<String, String>> canBe(ProductReader.Rows rows) {
+    return reader.canBe(rows).stream()
         .map(kind -> Map.entry(kind.name(), ProductWords.making(kind)))
         .toList();
   }
@@ -271,7 +271,7 @@ class NewProductController {
     return NewProductView.of(
         new NewProductView.Basis(
             order,
-            reader.keeping(order),
+            ProductReader.keeping(order, fmt.today()),
             money.bill(order.parts(), tins),
             passed,
             new StepWords(catalogue, fmt).of(working, order.parts(), order.melt()),

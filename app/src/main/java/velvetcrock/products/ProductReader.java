@@ -1,5 +1,6 @@
 package velvetcrock.products;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -77,13 +78,21 @@ class ProductReader {
     return order(form, rows(form));
   }
 
-  /** What else a completed form would make as it stands; what goes in is read once for all. */
-  List<ProductKind> canBe(NewProductForm form) {
-    Rows rows = rows(form);
+  /**
+   * The product of a completed form of which is read what goes in.
+   *
+   * @throws Refused with every problem, each at its field
+   */
+  ProductOrder read(Rows rows) {
+    return order(rows.form(), rows);
+  }
+
+  /** What else a form would make as it stands. */
+  List<ProductKind> canBe(Rows rows) {
     return rows.wrong().isEmpty()
         ? Arrays.stream(ProductKind.values())
-            .filter(kind -> !kind.name().equals(form.making()))
-            .filter(kind -> makes(form.as(kind.name()), rows))
+            .filter(kind -> !kind.name().equals(rows.form().making()))
+            .filter(kind -> makes(rows.form().as(kind.name()), rows))
             .toList()
         : List.of();
   }
@@ -93,10 +102,9 @@ class ProductReader {
    *
    * @throws Refused at {@code parts} where an oil of it is too old already
    */
-  BalmKeeping keeping(ProductOrder order) {
+  static BalmKeeping keeping(ProductOrder order, LocalDate today) {
     try {
-      return ProductRules.keeping(
-          order.parts(), order.plan().place(), households.today(households.current()));
+      return ProductRules.keeping(order.parts(), order.plan().place(), today);
     } catch (Refused refused) {
       throw new Refused("parts", refused.problems().get(0).message());
     }
@@ -104,7 +112,7 @@ class ProductReader {
 
   private boolean makes(NewProductForm form, Rows rows) {
     try {
-      keeping(order(form, rows));
+      keeping(order(form, rows), households.today(rows.house()));
       return true;
     } catch (Refused refused) {
       return false;
@@ -112,13 +120,15 @@ class ProductReader {
   }
 
   /**
-   * What goes in, whatever is made of it.
+   * A completed form of which is read what goes in, whatever is made of it.
    *
    * @param wanted the parts as they melt
    * @param inParts whether the amounts are parts of each other
    * @param wrong what could not be read
    */
-  private record Rows(
+  record Rows(
+      NewProductForm form,
+      Household house,
       List<PartIn> parts,
       List<Boolean> open,
       List<Melt.Wanted> wanted,
@@ -126,9 +136,11 @@ class ProductReader {
       List<DropsIn> drops,
       List<Problem> wrong) {}
 
-  private Rows rows(NewProductForm form) {
+  /** Reads what goes in. */
+  Rows rows(NewProductForm form) {
     Catalogue catalogue = catalogues.current();
-    Kitchen kitchen = households.current().kitchen();
+    Household house = households.current();
+    Kitchen kitchen = house.kitchen();
     double usedAtC = usedAtC(form);
     Problems problems = new Problems();
     List<PartIn> parts = new ArrayList<>();
@@ -142,11 +154,11 @@ class ProductReader {
     for (int i = 0; i < parts.size(); i++) {
       wanted.add(new Melt.Wanted(parts.get(i).ingredient(catalogue, usedAtC), open.get(i)));
     }
-    return new Rows(parts, open, wanted, inParts, drops, problems.found());
+    return new Rows(form, house, parts, open, wanted, inParts, drops, problems.found());
   }
 
   private ProductOrder order(NewProductForm form, Rows rows) {
-    Household house = households.current();
+    Household house = rows.house();
     Problems problems = new Problems();
     ProductKind making =
         problems.attempt(() -> Typed.named(ProductKind.class, form.making(), "making"));

@@ -11,6 +11,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import velvetcrock.core.Once;
 
 /**
  * What ships with the application and under which licence: Java’s libraries from the bill of
@@ -34,6 +35,7 @@ class Licences {
           new Thing("Bricolage Grotesque", "", "OFL-1.1"));
 
   private final JsonMapper json;
+  private final Once<Map<String, List<Thing>>> byLicence = new Once<>(this::read);
 
   Licences(JsonMapper json) {
     this.json = json;
@@ -44,6 +46,10 @@ class Licences {
 
   /** All that ships by its licence, both in the order of their names. */
   Map<String, List<Thing>> all() {
+    return byLicence.get();
+  }
+
+  private Map<String, List<Thing>> read() {
     List<Thing> things = new ArrayList<>(BESIDE_JAVA);
     ClassPathResource bill = new ClassPathResource(BILL);
     if (bill.exists()) {
