@@ -19,6 +19,7 @@ import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -30,8 +31,8 @@ import org.jspecify.annotations.Nullable;
  */
 final class SmallerShifts {
   /**
-   * Moves tried for each plan: four times as many make the shifts of five plans half a percent
-   * less.
+   * Moves tried for each plan that moves: four times as many make the shifts of five plans half a
+   * percent less.
    */
   private static final long MOVES_A_PLAN = 400;
 
@@ -74,23 +75,31 @@ final class SmallerShifts {
    * @return in the order of the jobs
    */
   List<Booking> improve(Map<String, Placing> placed) {
-    Plans plans = new Plans();
-    plans.weight = weight;
-    plans.lines =
-        jobs.stream().map(job -> new Line(placings.get(job.id()), placed.get(job.id()))).toList();
-    Plans solved =
-        SEARCHES
-            .buildSolver(
-                new SolverConfigOverride<Plans>()
-                    .withTerminationConfig(
-                        new TerminationConfig()
-                            .withMoveCountLimit(Math.min(MOST_MOVES, MOVES_A_PLAN * jobs.size()))
-                            .withSpentLimit(MOST_TIME)))
-            .solve(plans);
-    return solved.lines.stream().map(l -> l.placing().booking()).toList();
+    Map<String, Placing> found = new HashMap<>(placed);
+    List<Job> open = jobs.stream().filter(job -> placings.get(job.id()).size() > 1).toList();
+    if (!open.isEmpty()) {
+      Plans plans = new Plans();
+      plans.weight = weight;
+      plans.decided = placed.values().stream().filter(p -> !open.contains(p.job())).toList();
+      plans.lines =
+          open.stream().map(job -> new Line(placings.get(job.id()), placed.get(job.id()))).toList();
+      search(plans).lines.forEach(l -> found.put(l.placing().job().id(), l.placing()));
+    }
+    return jobs.stream().map(job -> found.get(job.id()).booking()).toList();
   }
 
-  /** All plans with where they are. */
+  private static Plans search(Plans plans) {
+    return SEARCHES
+        .buildSolver(
+            new SolverConfigOverride<Plans>()
+                .withTerminationConfig(
+                    new TerminationConfig()
+                        .withMoveCountLimit(Math.min(MOST_MOVES, MOVES_A_PLAN * plans.lines.size()))
+                        .withSpentLimit(MOST_TIME)))
+        .solve(plans);
+  }
+
+  /** The plans that move, with where they are. */
   @PlanningSolution
   public static class Plans {
     @PlanningEntityCollectionProperty List<Line> lines = List.of();
@@ -99,6 +108,9 @@ final class SmallerShifts {
 
     /** Shared by all copies: it only reads. */
     @Nullable Weight weight;
+
+    /** Those that stay where they are, shared too. */
+    List<Placing> decided = List.of();
 
     /** For the solver. */
     public Plans() {}
@@ -131,7 +143,8 @@ final class SmallerShifts {
 
     @Override
     public HardMediumSoftLongScore calculateScore(Plans plans) {
-      List<Placing> placings = new ArrayList<>(plans.lines.size());
+      List<Placing> placings = new ArrayList<>(plans.decided.size() + plans.lines.size());
+      placings.addAll(plans.decided);
       long late = 0;
       long shift = 0;
       for (Line line : plans.lines) {
