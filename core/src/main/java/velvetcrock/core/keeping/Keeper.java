@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
 import velvetcrock.core.Standing;
+import velvetcrock.core.keeping.InfusingLeg.Spending;
 import velvetcrock.core.keeping.Keeping.Change;
 import velvetcrock.core.keeping.Keeping.Gain;
 import velvetcrock.core.keeping.Keeping.Leg;
@@ -43,12 +44,14 @@ public final class Keeper {
 
   /** Reckons when the oil should be gone, and what would lengthen it. */
   public static Keeping reckon(KeepingOrder order) {
-    Keeping plain = decide(order);
+    List<Spending> infusing = Lifetime.spendings(order);
+    Keeping plain = decide(order, infusing);
     List<Gain> gains = new ArrayList<>();
     changes(order)
         .forEach(
             (change, store) -> {
-              int days = days(order, limit(order.withStore(store))) - plain.daysFromStraining();
+              int days =
+                  days(order, limit(order.withStore(store), infusing)) - plain.daysFromStraining();
               if (days > 0) {
                 gains.add(new Gain(change, days));
               }
@@ -68,13 +71,14 @@ public final class Keeper {
 
   /** The last good day alone, without what would lengthen it. */
   public static LocalDate bestBefore(KeepingOrder order) {
-    return order.strainedOn().plusDays(days(order, limit(order)));
+    return order.strainedOn().plusDays(days(order, limit(order, Lifetime.spendings(order))));
   }
 
   /** What decides, without how it came about. */
-  private static Limit limit(KeepingOrder order) {
+  private static Limit limit(KeepingOrder order, List<Spending> infusing) {
     LocalDate ownDate = ownDate(order.carriers());
-    Lifetime lifetime = new Lifetime(order, ChronoUnit.DAYS.between(order.chargedOn(), ownDate));
+    Lifetime lifetime =
+        new Lifetime(order, infusing, ChronoUnit.DAYS.between(order.chargedOn(), ownDate));
     return cap(order, ownDate).or(aged(order, lifetime.usualStoreDays()));
   }
 
@@ -115,7 +119,7 @@ public final class Keeper {
     return (int) Math.max(0, ChronoUnit.DAYS.between(order.strainedOn(), limit.date()));
   }
 
-  private static Keeping decide(KeepingOrder order) {
+  private static Keeping decide(KeepingOrder order, List<Spending> infusing) {
     Reckoning.Writer lines = Reckoning.writer();
     LocalDate ownDate = ownDate(order.carriers());
     double start =
@@ -126,7 +130,7 @@ public final class Keeper {
             "days",
             Standing.STANDARD);
     List<Leg> legs = new ArrayList<>();
-    Lifetime lifetime = new Lifetime(order, start);
+    Lifetime lifetime = new Lifetime(order, infusing, start);
     List<Double> spentInLegs = lifetime.spent();
     double spent = 0;
     if (order.before().isPresent()) {

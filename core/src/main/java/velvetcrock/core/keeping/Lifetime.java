@@ -17,14 +17,24 @@ final class Lifetime {
   private final double before;
   private final double infusedDays;
 
-  Lifetime(KeepingOrder order, double broughtDays) {
+  /**
+   * That of an order.
+   *
+   * @param infusing what its stretches of the infusion spend, which no store changes
+   */
+  Lifetime(KeepingOrder order, List<Spending> infusing, double broughtDays) {
     this.order = order;
     this.broughtDays = broughtDays;
-    this.infusing = order.infusing().stream().map(InfusingLeg::spending).toList();
+    this.infusing = infusing;
     this.before = order.before().map(KeepingOrder.Before::spentDays).orElse(0.0);
     this.infusedDays =
         order.before().map(KeepingOrder.Before::days).orElse(0.0)
             + order.infusing().stream().mapToDouble(InfusingLeg::days).sum();
+  }
+
+  /** What the stretches of an order's infusion spend: a walk along all that was read of each. */
+  static List<Spending> spendings(KeepingOrder order) {
+    return order.infusing().stream().map(InfusingLeg::spending).toList();
   }
 
   /** Shelf life used in each stretch of the infusion, days. */
