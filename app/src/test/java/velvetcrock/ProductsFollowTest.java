@@ -83,9 +83,9 @@ class ProductsFollowTest extends ProductHouse {
   void ofAnOilPastItsDateNoOtherKindIsOffered() throws Exception {
     String code = bottled(40);
     jdbc.update(
-        "update bottle set best_before = ? where batch_id = (select id from batch where code = ?)",
+        "update bottle set best_before = ? where batch_id = ?",
         today().minusDays(2),
-        code);
+        as(keeper, () -> batches.find(code)).id());
     visit(keeper, "/products/new?from=bottle:" + code + "-A")
         .andExpect(content().string(containsString("The oil was good until")))
         .andExpect(content().string(not(containsString("it can be"))));
