@@ -47,7 +47,6 @@ public class Batches {
    *
    * @throws NotFound if there is none here
    */
-  @HeldUntilChanged
   @Transactional(readOnly = true)
   public BatchRecord find(String code) {
     return record(batches.findByCode(normal(code)).orElseThrow(() -> noBatch(code)));

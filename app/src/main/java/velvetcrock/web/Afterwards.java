@@ -23,6 +23,9 @@ public class Afterwards extends HouseholdTransactions {
   private static final ThreadLocal<Deque<Runnable>> WAITING =
       ThreadLocal.withInitial(ArrayDeque::new);
 
+  /** Whether what waited is being done: what it stores itself is followed by the same hand. */
+  private static final ThreadLocal<Boolean> DOING = ThreadLocal.withInitial(() -> false);
+
   Afterwards(EntityManagerFactory entities, DataSource connections, CurrentHousehold current) {
     super(entities, connections, current);
   }
@@ -46,13 +49,25 @@ public class Afterwards extends HouseholdTransactions {
   @Override
   protected void doCleanupAfterCompletion(Object transaction) {
     super.doCleanupAfterCompletion(transaction);
-    Deque<Runnable> waiting = WAITING.get();
-    for (Runnable work = waiting.poll(); work != null; work = waiting.poll()) {
-      try {
-        work.run();
-      } catch (RuntimeException e) {
-        LOG.error("What follows from something stored could not be done.", e);
+    if (DOING.get()) {
+      return;
+    }
+    DOING.set(true);
+    try {
+      Deque<Runnable> waiting = WAITING.get();
+      for (Runnable work = waiting.poll(); work != null; work = waiting.poll()) {
+        done(work);
       }
+    } finally {
+      DOING.set(false);
+    }
+  }
+
+  private static void done(Runnable work) {
+    try {
+      work.run();
+    } catch (RuntimeException e) {
+      LOG.error("What follows from something stored could not be done.", e);
     }
   }
 }
