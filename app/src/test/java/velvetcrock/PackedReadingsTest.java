@@ -52,6 +52,10 @@ class PackedReadingsTest extends AppTest {
 
   /** A reading each second, from a file; the last at the moment. */
   private void many(String code, Instant last, int file) {
+    load(code, MANY, last, file);
+  }
+
+  private void load(String code, int seconds, Instant last, int file) {
     as(
         keeper,
         () ->
@@ -59,7 +63,7 @@ class PackedReadingsTest extends AppTest {
                 batches.find(code),
                 file,
                 sink -> {
-                  for (int i = MANY - 1; i >= 0; i--) {
+                  for (int i = seconds - 1; i >= 0; i--) {
                     sink.accept(new Reading(last.minusSeconds(i), 43 + (i % 100) / 50.0));
                   }
                 }));
@@ -100,6 +104,24 @@ class PackedReadingsTest extends AppTest {
       assertThat(back.millis(i)).isEqualTo(last.minusSeconds(MANY - 1 - i).toEpochMilli());
       assertThat(back.celsius(i)).isEqualTo((float) (43 + ((MANY - 1 - i) % 100) / 50.0));
     }
+  }
+
+  @Test
+  void whatWouldBeFeltIsPackedAndAnewWhereManyWereAdded() {
+    String code = charge(0);
+    Instant last = now();
+    load(code, 2_000, last.minusSeconds(2_000), 0);
+    assertThat(all(code).size()).isEqualTo(2_000);
+    await().atMost(SOON).until(() -> inPack(code).equals(List.of(2_000)));
+
+    load(code, 2_000, last, 0);
+    assertThat(all(code).size()).isEqualTo(4_000);
+    await().atMost(SOON).until(() -> inPack(code).equals(List.of(4_000)));
+  }
+
+  private List<Integer> inPack(String code) {
+    return jdbc.queryForList(
+        "select readings from reading_pack where batch_id = ?", Integer.class, id(code));
   }
 
   @Test

@@ -99,7 +99,7 @@ public class BatchReadings {
   }
 
   /** So many readings are long to read back; of as many an outline is worth keeping. */
-  public static final int MANY = ReadingStore.WORTH_PACKING;
+  public static final int MANY = 20_000;
 
   /** What was kept of a batch with many readings, to be shown until they are read. */
   @Transactional(readOnly = true)

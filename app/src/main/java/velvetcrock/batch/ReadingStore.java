@@ -32,8 +32,14 @@ import velvetcrock.web.CurrentHousehold;
 class ReadingStore {
   private static final int ROWS_A_FETCH = 20_000;
 
-  /** So many that are not packed yet are worth packing. */
-  static final int WORTH_PACKING = 20_000;
+  /** So few read back row by row are felt by whoever waits for a page. */
+  private static final int FELT = 2_000;
+
+  /** So many that are not packed yet are worth packing, however many there are already. */
+  private static final int MANY = 20_000;
+
+  /** All are packed anew each time: where they are many, that waits for a tenth more. */
+  private static final int TENTH = 10;
 
   private static final String PACKED =
       """
@@ -83,7 +89,7 @@ class ReadingStore {
    */
   private record All(Series series, int rows, int unpacked, OffsetDateTime upto, boolean thinned) {
     boolean worthPacking() {
-      return unpacked >= WORTH_PACKING;
+      return unpacked >= Math.min(MANY, Math.max(FELT, rows / TENTH));
     }
   }
 
