@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,6 +48,7 @@ public class Plans {
   private final Households households;
   private final BatchCodes codes;
   private final Catalogues catalogues;
+  private final PlanSettling settling;
 
   Plans(
       PlanBook book,
@@ -55,7 +57,8 @@ public class Plans {
       Larder larder,
       Households households,
       BatchCodes codes,
-      Catalogues catalogues) {
+      Catalogues catalogues,
+      PlanSettling settling) {
     this.book = book;
     this.outlooks = outlooks;
     this.journal = journal;
@@ -63,6 +66,7 @@ public class Plans {
     this.households = households;
     this.codes = codes;
     this.catalogues = catalogues;
+    this.settling = settling;
   }
 
   /** The plans that are still to be charged, the first to begin in front. */
@@ -266,7 +270,8 @@ public class Plans {
   @Transactional(readOnly = true)
   Together together(boolean resolved) {
     Household house = households.current();
-    Diary diary = diary(house);
+    LocalDateTime minute = households.now(house).truncatedTo(ChronoUnit.MINUTES);
+    House shared = larder.house(house, minute);
     List<Planned> open = open();
     List<Job> jobs = open.stream().map(p -> p.job(house.zone())).toList();
     List<Booking> bookings = new ArrayList<>();
@@ -278,13 +283,15 @@ public class Plans {
               plan.timetable(house.zone(), house.hours()),
               plan.appliance().map(UUID::toString).orElse(null)));
     }
-    List<Clash> clashes = diary.clashes(bookings);
+    List<Clash> clashes = new Diary(shared, minute).clashes(bookings);
     return new Together(
         open,
         List.copyOf(bookings),
         clashes,
-        larder.house(house, households.now(house)),
-        clashes.isEmpty() || !resolved ? Optional.empty() : Optional.of(diary.settle(jobs)));
+        shared,
+        clashes.isEmpty() || !resolved
+            ? Optional.empty()
+            : Optional.of(settling.settled(shared, minute, jobs)));
   }
 
   /**
