@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -30,6 +31,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * A town of households as bench/town has them live: who is up looks at pages and writes down what was done, and probes
@@ -55,7 +57,7 @@ class Town {
   private final String batch;
   private final int active;
   private final Random random = new Random(11);
-  private final List<String> cookies = Collections.synchronizedList(new ArrayList<>());
+  private final List<Map<String, String>> cookies = new ArrayList<>();
   private final ConcurrentLinkedQueue<long[]> asked = new ConcurrentLinkedQueue<>();
   private final Set<String> acknowledged = ConcurrentHashMap.newKeySet();
   private final Set<String> sent = ConcurrentHashMap.newKeySet();
@@ -95,7 +97,7 @@ class Town {
   /** Each household’s keeper signs in. */
   private void wake(int households) throws Exception {
     for (int i = 0; i < households; i++) {
-      cookies.add("");
+      cookies.add(new ConcurrentHashMap<>());
     }
     var doors = Executors.newFixedThreadPool(8);
     AtomicInteger failed = new AtomicInteger();
@@ -103,7 +105,7 @@ class Town {
       int n = i;
       doors.execute(() -> {
         try {
-          cookies.set(n, signIn(n));
+          signIn(n);
         } catch (Exception e) {
           failed.incrementAndGet();
         }
@@ -116,25 +118,31 @@ class Town {
     }
   }
 
-  private String signIn(int n) throws Exception {
+  private void signIn(int n) throws Exception {
     HttpResponse<String> page = http.send(HttpRequest.newBuilder(URI.create(base + "/sign-in")).build(), BodyHandlers.ofString());
+    keep(n, page);
     Matcher csrf = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"").matcher(page.body());
     if (!csrf.find()) {
       throw new IllegalStateException("no form");
     }
     String body = "_csrf=" + URLEncoder.encode(csrf.group(1), StandardCharsets.UTF_8) + "&login=una" + n + "&password=a+long+password";
-    HttpResponse<String> in = http.send(HttpRequest.newBuilder(URI.create(base + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded").header("Cookie", cookies(page)).POST(BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
-    String cookie = cookies(in);
-    if (!cookie.contains("crock=")) {
+    HttpResponse<String> in = http.send(HttpRequest.newBuilder(URI.create(base + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded").header("Cookie", cookies(n)).POST(BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
+    keep(n, in);
+    if (cookies.get(n).keySet().stream().noneMatch(name -> name.endsWith("crock"))) {
       throw new IllegalStateException("not in: " + in.statusCode());
     }
-    return cookie;
   }
 
-  private static String cookies(HttpResponse<?> answer) {
-    StringBuilder all = new StringBuilder();
-    answer.headers().allValues("set-cookie").forEach(c -> all.append(c, 0, c.indexOf(';')).append("; "));
-    return all.toString();
+  /** As a browser does: the door's too, by which it is with one instance. */
+  private void keep(int n, HttpResponse<?> answer) {
+    for (String set : answer.headers().allValues("set-cookie")) {
+      String[] named = set.substring(0, set.indexOf(';')).split("=", 2);
+      cookies.get(n).put(named[0], named[1]);
+    }
+  }
+
+  private String cookies(int n) {
+    return cookies.get(n).entrySet().stream().map(c -> c.getKey() + "=" + c.getValue()).collect(Collectors.joining("; "));
   }
 
   /** Many hands; what each does, and when, is settled beforehand. */
@@ -188,8 +196,9 @@ class Town {
 
   private void look(int n, String path) {
     for (int attempt = 0; attempt < 8; attempt++) {
-      HttpResponse<String> answer = ask(HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", cookies.get(n)).build());
+      HttpResponse<String> answer = ask(HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", cookies(n)).build());
       if (answer != null && answer.statusCode() == 200) {
+        keep(n, answer);
         if (path.equals("/kitchen") && !answer.body().contains("value=\"Town " + n + "\"")) {
           seenByNeighbour.incrementAndGet();
         }

@@ -88,6 +88,7 @@ class ProductsFollowTest extends ProductHouse {
         as(keeper, () -> batches.find(code)).id());
     visit(keeper, "/products/new?from=bottle:" + code + "-A")
         .andExpect(content().string(containsString("The oil was good until")))
+        .andExpect(content().string(not(containsString("until " + today().minusDays(2)))))
         .andExpect(content().string(not(containsString("it can be"))));
   }
 

@@ -37,12 +37,13 @@ record HardnessScale(
     String words) {
   private static final double MOST = 50;
 
-  /** Names stand in two rows, so that those of narrow bands do not run into each other. */
-  private static final int UPPER = 57;
+  /** Names stand in three rows, so that those of narrow bands do not run into each other. */
+  private static final int ROWS = 3;
 
-  private static final int LOWER = 74;
+  private static final int FIRST_ROW = 57;
 
-  private static final int BELOW = 91;
+  private static final int ROW = 17;
+
   private static final int UNDER_NAMES = 6;
   private static final List<Firmness> ALONG =
       List.of(
@@ -66,10 +67,10 @@ record HardnessScale(
       Formats fmt) {
     List<Band> bands = new ArrayList<>();
     for (Firmness along : ALONG) {
-      bands.add(band(along, bands.size() % 2 == 0 ? UPPER : LOWER, along == kind));
+      bands.add(band(along, bands.size() % ROWS, along == kind));
     }
     if (kind == Firmness.WHIPPED_BUTTER || kind == Firmness.POMADE) {
-      bands.add(band(kind, BELOW, true));
+      bands.add(band(kind, ROWS, true));
     }
     String number = fmt.number(hardness, 1);
     boolean waxy = melt.mainWax().isPresent() && hardness >= 1;
@@ -78,7 +79,7 @@ record HardnessScale(
     String liked = aim == null || kind == null ? "" : ", aimed at " + fmt.number(aim, 1);
     return new HardnessScale(
         bands,
-        bands.stream().mapToInt(Band::nameY).max().orElse(LOWER) + UNDER_NAMES,
+        bands.stream().mapToInt(Band::nameY).max().orElse(FIRST_ROW) + UNDER_NAMES,
         percent(hardness),
         aim == null || aim <= 0 ? null : percent(aim),
         number,
@@ -89,12 +90,12 @@ record HardnessScale(
         "Hardness " + number + " of 50" + liked);
   }
 
-  private static Band band(Firmness kind, int nameY, boolean current) {
+  private static Band band(Firmness kind, int row, boolean current) {
     return new Band(
         percent(kind.hardness().low()),
         percent(kind.hardness().high() - kind.hardness().low()),
         percent(kind.hardness().middle()),
-        nameY,
+        FIRST_ROW + row * ROW,
         kind.name().toLowerCase(Locale.ROOT).replace('_', ' '),
         current);
   }

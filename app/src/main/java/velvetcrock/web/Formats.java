@@ -3,8 +3,10 @@ package velvetcrock.web;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import velvetcrock.core.Range;
 import velvetcrock.core.Reckoning;
@@ -22,7 +24,7 @@ import velvetcrock.core.measure.Units;
  */
 public final class Formats {
   /** Below this many hours people count in hours, above it in days. */
-  private static final Pattern ISO_DATE = Pattern.compile("\\b\\d{4}-\\d{2}-\\d{2}\\b");
+  private static final Pattern ISO_DATE = Pattern.compile("(?<![“\\w-])\\d{4}-\\d{2}-\\d{2}\\b");
 
   private static final double HOURS_IN_HOURS = 48;
 
@@ -395,9 +397,22 @@ public final class Formats {
     return dates.full(date);
   }
 
-  /** A text with the dates in it as this house writes them, as {@link #fullDate} does. */
+  /**
+   * A text with the dates in it as this house writes them, as {@link #fullDate} does. What somebody
+   * typed is quoted as it was, and what is no date stays.
+   */
   public String dated(String text) {
-    return ISO_DATE.matcher(text).replaceAll(found -> fullDate(LocalDate.parse(found.group())));
+    return ISO_DATE
+        .matcher(text)
+        .replaceAll(found -> Matcher.quoteReplacement(datedOrSo(found.group())));
+  }
+
+  private String datedOrSo(String written) {
+    try {
+      return fullDate(LocalDate.parse(written));
+    } catch (DateTimeParseException noDate) {
+      return written;
+    }
   }
 
   /** A month with its year, such as {@code May 2027}. */

@@ -47,6 +47,11 @@ final class OwnWords {
         WRITTEN.get(new Habits(formats.units(), formats.customs()), habits -> new Written());
   }
 
+  /** A text with its dates as the household writes them: what is refused comes from the core. */
+  String dated(String text) {
+    return formats.dated(text);
+  }
+
   /** A text in own units and spelling. */
   String text(String text) {
     return written.plain().get(text, t -> written(t, (own, said) -> own));

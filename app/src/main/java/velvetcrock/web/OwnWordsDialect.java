@@ -27,8 +27,8 @@ import velvetcrock.web.MadeParts.OfPage;
 /**
  * The last hand over every page: whatever figure stands in its text, from a template or from the
  * core, is in the household's own units, with the other unit a tap or a look away, and every word
- * in its spelling. Nothing inside of an element with {@code data-as-is} is touched, for that is
- * somebody's own words.
+ * in its spelling; where something is refused, dates as it writes them. Nothing inside of an
+ * element with {@code data-as-is} is touched, for that is somebody's own words.
  */
 @Component
 class OwnWordsDialect implements IPostProcessorDialect {
@@ -62,6 +62,7 @@ class OwnWordsDialect implements IPostProcessorDialect {
     private @Nullable ITemplateHandler page;
     private final Deque<String> untouched = new ArrayDeque<>();
     private final Deque<String> plain = new ArrayDeque<>();
+    private final Deque<String> refused = new ArrayDeque<>();
 
     @Override
     public void setContext(ITemplateContext given) {
@@ -75,16 +76,18 @@ class OwnWordsDialect implements IPostProcessorDialect {
     @Override
     public void handleText(IText text) {
       OwnWords own = figures;
-      String said = text.getText();
-      if (own == null || context == null || !untouched.isEmpty() || said.isBlank()) {
+      String given = text.getText();
+      if (own == null || context == null || !untouched.isEmpty() || given.isBlank()) {
         super.handleText(text);
         return;
       }
+      String said = refused.isEmpty() ? given : own.dated(given);
       String written =
           plain.isEmpty()
               ? own.marked(said)
               : "option".equals(plain.peek()) ? own.withOther(said) : own.text(said);
-      super.handleText(written.equals(said) ? text : context.getModelFactory().createText(written));
+      super.handleText(
+          written.equals(given) ? text : context.getModelFactory().createText(written));
     }
 
     @Override
@@ -92,6 +95,7 @@ class OwnWordsDialect implements IPostProcessorDialect {
       String name = tag.getElementCompleteName();
       enter(untouched, name, NO_TEXT.contains(name) || tag.hasAttribute("data-as-is"));
       enter(plain, name, NO_MARKUP.contains(name));
+      enter(refused, name, says(tag, "wrong") || says(tag, "notice problem"));
       super.handleOpenElement(spoken(tag));
     }
 
@@ -104,6 +108,7 @@ class OwnWordsDialect implements IPostProcessorDialect {
     public void handleCloseElement(ICloseElementTag tag) {
       leave(untouched, tag.getElementCompleteName());
       leave(plain, tag.getElementCompleteName());
+      leave(refused, tag.getElementCompleteName());
       super.handleCloseElement(tag);
     }
 
@@ -141,6 +146,11 @@ class OwnWordsDialect implements IPostProcessorDialect {
         asIs(written.toString());
         written.setLength(0);
       }
+    }
+
+    private static boolean says(IOpenElementTag tag, String what) {
+      String kinds = tag.getAttributeValue("class");
+      return kinds != null && kinds.startsWith(what);
     }
 
     /** Counts elements of one name inside of one that is treated otherwise. */

@@ -60,6 +60,20 @@ class FormatsTest {
         .isEqualTo("3 December–20 January 2027");
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          It was good until 2026-08-03 only. | It was good until 3 August 2026 only.
+          “2026-02-01” lies before it.       | “2026-02-01” lies before it.
+          2026-02-30 is no day.              | 2026-02-30 is no day.
+          See kitchen-2026-08-03.zip.        | See kitchen-2026-08-03.zip.
+          """)
+  void whatIsRefusedNamesDatesAsTheHouseWritesThem(String said, String read) {
+    assertThat(metric.dated(said)).isEqualTo(read);
+  }
+
   @Test
   void midnightIsTheHouseholds() {
     assertThat(metric.date(java.time.Instant.parse("2026-11-23T23:30:00Z"))).isEqualTo(TODAY);
