@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.util.ReflectionTestUtils;
+import velvetcrock.core.batch.Noted;
 import velvetcrock.web.CatchUp;
 
 /** What an earlier version stored is caught up with: before the doors open, or beside. */
@@ -58,7 +59,7 @@ class CatchUpTest extends AppTest {
   }
 
   @Test
-  void whereThereAreManyItIsDoneBesideAndNotAgainAfterAnHour() {
+  void whereThereAreManyItIsDoneBesideThenForWhoWroteSinceAndNotAgainAfterAnHour() {
     ReflectionTestUtils.setField(catchUp, "few", 0);
     String code = charge(0);
     UUID id = as(keeper, () -> batches.find(code).id());
@@ -69,14 +70,32 @@ class CatchUpTest extends AppTest {
     await().atMost(SOON).until(() -> done() == before + 1);
     assertThat(found).contains(id);
     assertThat(by).containsOnly("catching up");
-    int once = found.size();
-    look(code);
-    await().atMost(SOON).until(() -> found.size() == 2 * once);
+    lookAgain(code);
+    assertThat(found).as("nothing was written since").filteredOn(id::equals).hasSize(1);
 
+    as(keeper, () -> acts.append(code, new Noted("smells of hay"), null, null, "note"));
+    lookAgain(code);
+    assertThat(found).filteredOn(id::equals).hasSize(2);
+
+    jdbc.update("update caught_up set since = null");
+    lookAgain(code);
+    assertThat(found)
+        .as("an earlier version does not say since when")
+        .filteredOn(id::equals)
+        .hasSize(3);
+
+    as(keeper, () -> acts.append(code, new Noted("and of honey"), null, null, "another"));
     jdbc.update("update caught_up set done_at = now() - interval '2 hours'");
+    int all = found.size();
+    lookAgain(code);
+    assertThat(found).hasSize(all);
+  }
+
+  /** As at the next start. */
+  private void lookAgain(String code) {
     look(code);
-    catchUp.atStart(() -> by.add("the next"));
-    await().atMost(SOON).until(() -> by.contains("the next"));
-    assertThat(found).hasSize(2 * once);
+    String next = "the next of " + by.size();
+    catchUp.atStart(() -> by.add(next));
+    await().atMost(SOON).until(() -> by.contains(next));
   }
 }

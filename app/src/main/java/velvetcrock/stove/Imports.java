@@ -130,7 +130,8 @@ class Imports {
   void forgetInterrupted() {
     households.atStart(
         () ->
-            households.inEach(
+            households.inThese(
+                jdbc.queryForList("select households_with_open_imports()", UUID.class),
                 () ->
                     transactions.executeWithoutResult(
                         status ->

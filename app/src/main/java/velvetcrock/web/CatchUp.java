@@ -17,8 +17,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Does for what was stored by an earlier version what a newer one does as it stores. In somebody’s
- * own house before the doors open; where there are many households beside what goes on, and not
- * again once all are through, but for the hour in which an earlier version may still write.
+ * own house before the doors open; where there are many households beside what goes on. Once all
+ * are through, for an hour, in which an earlier version may still write, those that wrote since;
+ * then not again.
  */
 @Component
 public class CatchUp {
@@ -26,6 +27,14 @@ public class CatchUp {
 
   private static final String DONE =
       "select exists (select from caught_up where what = ? and done_at < now() - interval '1 hour')";
+
+  /** What comes after this moment, by the database's own count of what was begun. */
+  private static final String NOW = "select pg_snapshot_xmin(pg_current_snapshot())::text";
+
+  private static final String THROUGH =
+      """
+      insert into caught_up (what, done_at, since) values (?, now(), ?::xid8)
+        on conflict (what) do update set since = excluded.since""";
 
   private final JdbcTemplate jdbc;
   private final CurrentHousehold current;
@@ -75,12 +84,24 @@ public class CatchUp {
     } else if (!Boolean.TRUE.equals(jdbc.queryForObject(DONE, Boolean.class, what))) {
       atStart(
           () -> {
-            inEach(ofOne);
-            jdbc.update(
-                "insert into caught_up (what, done_at) values (?, now()) on conflict do nothing",
-                what);
+            String now = jdbc.queryForObject(NOW, String.class);
+            inThese(behind(what), ofOne);
+            jdbc.update(THROUGH, what, now);
           });
     }
+  }
+
+  /** Those in which something may be found: all, or who wrote since it was looked for. */
+  private List<UUID> behind(String what) {
+    return jdbc
+        .queryForList(
+            "select since::text from caught_up where what = ? and since is not null",
+            String.class,
+            what)
+        .stream()
+        .findFirst()
+        .map(since -> jdbc.queryForList("select households_that_wrote(?::xid8)", UUID.class, since))
+        .orElseGet(this::households);
   }
 
   /** Does something as the application starts: at once, or beside where it would take long. */
@@ -111,6 +132,12 @@ public class CatchUp {
       return 1;
     }
     List<UUID> households = households();
+    inThese(households, work);
+    return households.size();
+  }
+
+  /** Does something on behalf of some households, one after another. */
+  public void inThese(List<UUID> households, Runnable work) {
     for (UUID household : households) {
       current.actingAs(
           new Scribe(household, ""),
@@ -119,7 +146,6 @@ public class CatchUp {
             return null;
           });
     }
-    return households.size();
   }
 
   private List<UUID> households() {

@@ -31,6 +31,8 @@ revoke all on function make_reading_partitions() from public;
 -- Whoever keeps the house sees how much there is, through this function alone.
 revoke all on function household_sizes() from public;
 grant execute on function household_sizes() to velvetcrock_app;
+revoke all on function households_that_wrote(xid8), households_with_open_imports() from public;
+grant execute on function households_that_wrote(xid8), households_with_open_imports() to velvetcrock_app;
 revoke update, delete on entry from velvetcrock_app;
 
 -- The eraser deletes what is to be erased, and nobody signs in as it.
