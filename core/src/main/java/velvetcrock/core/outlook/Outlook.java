@@ -8,8 +8,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -125,6 +127,9 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
     private final Timetable.Making making;
     private final LocalDateTime deadline;
 
+    /** By method alone, whichever school filled the jar. */
+    private final Map<Method, Drawing> drawings = new EnumMap<>(Method.class);
+
     Looking(WantOrder order, Catalogue catalogue, Cautions cautions, Own own) {
       this.order = order;
       this.catalogue = catalogue;
@@ -150,9 +155,10 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
         if (!school.suits(order.herb(), atHand)) {
           continue;
         }
+        Filling filling = filling(school, need);
         for (Method method : Method.values()) {
           if (school.goesWith(method)) {
-            routes.add(route(method, school, need));
+            routes.add(route(method, filling));
           }
         }
       }
@@ -185,38 +191,70 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       return new Outlook(need, List.copyOf(routes), lines.done());
     }
 
-    private Route route(Method method, School school, double need) {
-      List<Obstacle> obstacles = new ArrayList<>();
+    /** What a school fills a jar with, however it is drawn then. */
+    private record Filling(
+        School school,
+        HerbPortion herb,
+        Amounts amounts,
+        ChargeOrder charge,
+        Charge reckoned,
+        Supply.Bill herbs,
+        Supply.Bill oils) {}
+
+    private Filling filling(School school, double need) {
       HerbPortion herb =
           HerbPortion.usual(
               order.herb(), order.part(), school.cut(order.cut()), school.state(), 100);
       Amounts amounts = amounts(school, herb, need);
-      amounts.vessels(obstacles);
       ChargeOrder charge = amounts.order();
-      Charge reckoned = charger.reckon(charge);
+      return new Filling(
+          school,
+          herb,
+          amounts,
+          charge,
+          charger.reckon(charge),
+          Supply.bill(Supply.Goods.HERB, order.supply().herbs(school.state()), amounts.herbG()),
+          Supply.bill(Supply.Goods.OIL, order.supply().oil(), amounts.oilMl()));
+    }
+
+    /** How it is drawn by a method: when, how warm, and what that takes of its keeping. */
+    private record Drawing(Laid laid, Infusion infusion, InfusingLeg leg) {}
+
+    private Drawing drawing(Method method) {
+      Laid laid = laid(method);
+      Infusion infusion =
+          Infusion.of(method, laid.hours(), order.herb().handling().drawing().ceilingC());
+      return new Drawing(laid, infusion, infusion.keepingLeg());
+    }
+
+    private Route route(Method method, Filling filling) {
+      List<Obstacle> obstacles = new ArrayList<>();
+      School school = filling.school();
+      HerbPortion herb = filling.herb();
+      Amounts amounts = filling.amounts();
+      ChargeOrder charge = filling.charge();
+      Charge reckoned = filling.reckoned();
+      amounts.vessels(obstacles);
 
       double spiritMl =
           method == Method.SPIRIT
               ? SPIRIT_DOSE * amounts.herbG() / EthanolWater.density(order.supply().abvPercent())
               : 0;
-      Supply.Bill herbs =
-          Supply.bill(Supply.Goods.HERB, order.supply().herbs(school.state()), amounts.herbG());
-      Supply.Bill oils = Supply.bill(Supply.Goods.OIL, order.supply().oil(), amounts.oilMl());
       Supply.Bill spirits =
           spiritMl > 0
               ? Supply.bill(Supply.Goods.SPIRIT, order.supply().spirit(), spiritMl)
               : Supply.Bill.NOTHING;
       if (!order.supply().shopping()) {
-        lacks(Obstacle.Kind.LACKS_HERB, herbs, school.state().name(), obstacles);
-        lacks(Obstacle.Kind.LACKS_OIL, oils, "", obstacles);
+        lacks(Obstacle.Kind.LACKS_HERB, filling.herbs(), school.state().name(), obstacles);
+        lacks(Obstacle.Kind.LACKS_OIL, filling.oils(), "", obstacles);
         lacks(Obstacle.Kind.LACKS_SPIRIT, spirits, "", obstacles);
       }
       appliance(method).ifPresent(obstacles::add);
 
-      Laid laid = laid(method);
+      Drawing drawing = drawings.computeIfAbsent(method, this::drawing);
+      Laid laid = drawing.laid();
       laid.late().ifPresent(obstacles::add);
-      Infusion infusion =
-          Infusion.of(method, laid.hours(), order.herb().handling().drawing().ceilingC());
+      Infusion infusion = drawing.infusion();
       double bearsC = order.herb().handling().drawing().ceilingC();
       if (!HeatGoal.bears(method, bearsC)) {
         obstacles.add(Obstacle.of(Obstacle.Kind.TOO_HOT, bearsC));
@@ -250,7 +288,7 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
       }
       unsafe(due, obstacles);
 
-      InfusingLeg leg = infusion.keepingLeg();
+      InfusingLeg leg = drawing.leg();
       LocalDate begun = laid.begins(order.now()).toLocalDate();
       LocalDate strained = laid.strained(order.now(), laid.hours()).toLocalDate();
       Promise keeps = keeps(herb.state(), begun, strained, leg, water);
@@ -275,8 +313,8 @@ public record Outlook(double needOilMl, List<Route> routes, Reckoning reckoning)
               begun.plusDays(
                   (long) speed(herb, method).days(method.earliestDays(), method.latestDays())),
               begun.plusDays(method.latestDays())),
-          herbs.plus(oils).plus(spirits),
-          new Route.Missing(herbs.missing(), oils.missing(), spirits.missing()),
+          filling.herbs().plus(filling.oils()).plus(spirits),
+          new Route.Missing(filling.herbs().missing(), filling.oils().missing(), spirits.missing()),
           due,
           obstacles);
     }
