@@ -5,6 +5,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -73,6 +74,11 @@ public class Households {
   /** The household's clock. */
   public LocalDateTime now(Household household) {
     return LocalDateTime.ofInstant(clock.instant(), household.zone());
+  }
+
+  /** The minute that it is there: what is asked of it is the same for all who ask within it. */
+  public LocalDateTime minute(Household household) {
+    return now(household).truncatedTo(ChronoUnit.MINUTES);
   }
 
   /**

@@ -15,6 +15,7 @@ import velvetcrock.kitchen.Catalogues;
 import velvetcrock.kitchen.Household;
 import velvetcrock.kitchen.Households;
 import velvetcrock.products.Products;
+import velvetcrock.web.HeldUntilChanged;
 
 /** Looks ahead: every way from what there is to what is wanted. */
 @Service
@@ -44,11 +45,15 @@ class Outlooks {
     this.products = products;
   }
 
-  /** Every way to what is asked. */
+  /**
+   * Every way to what is asked: held, for whoever looks at one of them and then at another.
+   *
+   * @param now from when on
+   */
+  @HeldUntilChanged(rows = 250)
   @Transactional(readOnly = true)
-  Outlook outlook(Asked asked) {
+  Outlook outlook(Asked asked, LocalDateTime now) {
     Household house = households.current();
-    LocalDateTime now = households.now(house);
     return Outlook.of(
         new WantOrder(
             Thing.want(asked.things()),

@@ -17,7 +17,7 @@ class PlanSettling {
    *
    * @param minute from when on
    */
-  @HeldUntilChanged(HouseholdPart.PLANS)
+  @HeldUntilChanged(value = HouseholdPart.PLANS, rows = 100)
   Diary.Settled settled(House house, LocalDateTime minute, List<Job> jobs) {
     return new Diary(house, minute).settle(jobs);
   }

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -184,7 +183,7 @@ public class Plans {
                 key,
                 households.formats(households.current()));
     Asked asked = new WantReader(catalogues.current(), households.current().units()).read(form);
-    Outlook outlook = outlooks.outlook(asked);
+    Outlook outlook = outlooks.outlook(asked, households.minute(households.current()));
     Route route = outlook.route(wanted.method(), wanted.school()).orElseThrow();
     return decide(asked, route, outlook.needOilMl(), key);
   }
@@ -270,7 +269,7 @@ public class Plans {
   @Transactional(readOnly = true)
   Together together(boolean resolved) {
     Household house = households.current();
-    LocalDateTime minute = households.now(house).truncatedTo(ChronoUnit.MINUTES);
+    LocalDateTime minute = households.minute(house);
     House shared = larder.house(house, minute);
     List<Planned> open = open();
     List<Job> jobs = open.stream().map(p -> p.job(house.zone())).toList();

@@ -97,7 +97,7 @@ class PlansController {
     WantForm completed = completed(form);
     try {
       Asked asked = reader().read(completed);
-      Outlook outlook = outlooks.outlook(asked);
+      Outlook outlook = outlooks.outlook(asked, households.minute(households.current()));
       Route route =
           outlook.routes().stream()
               .filter(r -> OutlookView.id(r).equals(Typed.text(completed.way())))
@@ -172,7 +172,7 @@ class PlansController {
           "view",
           OutlookView.of(
               asked,
-              outlooks.outlook(asked),
+              outlooks.outlook(asked, households.minute(house)),
               Typed.text(completed.way()),
               households.now(house),
               catalogues.current(),

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.ToLongFunction;
@@ -52,7 +53,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
   private final HouseholdChanges changes;
   private final CurrentHousehold current;
   private final org.springframework.cache.Cache held;
-  private final Map<Method, HouseholdPart[]> marked = new ConcurrentHashMap<>();
+  private final Map<Method, HeldUntilChanged> marked = new ConcurrentHashMap<>();
   private final org.springframework.cache.Cache none = new NoOpCache(NAME);
 
   HeldAnswers(
@@ -64,22 +65,26 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
     Cache<Object, Object> answers =
         Caffeine.newBuilder()
             .maximumWeight(MOST_ROWS)
-            .weigher((Object asked, Object answer) -> rows(answer))
+            .weigher((Object asked, Object answer) -> rows((Asked) asked, answer))
             .expireAfterWrite(LONGEST)
             .build();
     this.held =
         checked
-            ? new Checked(answers, asked -> changes.now(marked.get(asked.what())))
+            ? new Checked(answers, asked -> changes.now(mark(asked.what()).value()))
             : new ConcurrentMapCache(NAME, answers.asMap(), true);
   }
 
   /** What was asked, of whom, when it had written so often. */
   private record Asked(UUID household, long changes, Method what, List<@Nullable Object> with) {}
 
-  private static int rows(Object answer) {
+  private int rows(Asked asked, Object answer) {
     return answer instanceof Collection<?> many
         ? 1 + many.size()
-        : answer instanceof Map<?, ?> map ? 1 + map.size() : 1;
+        : answer instanceof Map<?, ?> map ? 1 + map.size() : mark(asked.what()).rows();
+  }
+
+  private HeldUntilChanged mark(Method asked) {
+    return Objects.requireNonNull(marked.get(asked));
   }
 
   @Override
@@ -98,14 +103,14 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
     return holds()
         ? new Asked(
             current.id(),
-            changes.seen(parts(target, method)),
+            changes.seen(mark(target, method).value()),
             method,
             Arrays.stream(params).map(HeldAnswers::byValue).toList())
         : NOT_HELD;
   }
 
-  /** Of what the answer is, as it is marked. */
-  private HouseholdPart[] parts(Object target, Method method) {
+  /** How it is marked. */
+  private HeldUntilChanged mark(Object target, Method method) {
     return marked.computeIfAbsent(
         method,
         asked ->
@@ -113,7 +118,7 @@ class HeldAnswers implements CachingConfigurer, CacheResolver, KeyGenerator {
                     AopUtils.getMostSpecificMethod(asked, target.getClass()),
                     SearchStrategy.TYPE_HIERARCHY)
                 .get(HeldUntilChanged.class)
-                .getEnumArray("value", HouseholdPart.class));
+                .synthesize());
   }
 
   private static @Nullable Object byValue(@Nullable Object asked) {

@@ -20,4 +20,7 @@ import org.springframework.cache.annotation.Cacheable;
 public @interface HeldUntilChanged {
   /** All of which the answer is; anything may be where nothing is named. */
   HouseholdPart[] value() default {};
+
+  /** As how many rows of the store it is reckoned, where it is larger than one of them. */
+  int rows() default 1;
 }

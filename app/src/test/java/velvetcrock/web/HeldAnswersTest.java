@@ -3,9 +3,11 @@ package velvetcrock.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +25,8 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 
 /** The store is asked once until the household writes, and always by whoever writes. */
 class HeldAnswersTest {
+  private static final Duration SOON = Duration.ofSeconds(20);
+
   private final HouseholdChanges changes = mock();
   private final CurrentHousehold current = mock();
   private final AtomicInteger asked = new AtomicInteger();
@@ -43,6 +47,11 @@ class HeldAnswersTest {
 
     @HeldUntilChanged(HouseholdPart.PLANS)
     public int promised() {
+      return asked.incrementAndGet();
+    }
+
+    @HeldUntilChanged(rows = 1_000_000)
+    public int huge() {
       return asked.incrementAndGet();
     }
 
@@ -201,5 +210,14 @@ class HeldAnswersTest {
     Store store = store(true);
     double sum = store.sum();
     assertThat(store.sum()).isNotEqualTo(sum).isCloseTo(sum, within(1e-9));
+  }
+
+  @Test
+  void whatIsLargerThanAllThatMayBeHeldIsNotHeld() {
+    Store store = store(false);
+
+    int once = store.huge();
+
+    await().atMost(SOON).until(() -> store.huge() > once);
   }
 }
