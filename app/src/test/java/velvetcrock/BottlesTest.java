@@ -313,6 +313,13 @@ class BottlesTest extends BottleHouse {
     send(keeper, "/cellar/labels", fields)
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().string(containsString(said)));
+    assertThat(
+            jdbc.queryForObject(
+                "select count(*) from bottle_pass where batch_id = ?",
+                Integer.class,
+                as(keeper, () -> batches.find(code)).id()))
+        .as("no pass is made of what is not printed")
+        .isZero();
   }
 
   @Test

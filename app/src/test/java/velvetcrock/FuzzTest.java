@@ -99,10 +99,12 @@ class FuzzTest {
     String url = TestCluster.shared().url();
     String own = url.replace("/velvetcrock", "/fuzz");
     String password = TestCluster.shared().password();
-    new JdbcTemplate(
+    JdbcTemplate beside =
+        new JdbcTemplate(
             new DriverManagerDataSource(
-                url.replace("/velvetcrock", "/postgres"), "velvetcrock", password))
-        .execute("create database fuzz");
+                url.replace("/velvetcrock", "/postgres"), "velvetcrock", password));
+    beside.execute("drop database if exists fuzz with (force)");
+    beside.execute("create database fuzz");
     try (var app =
         new SpringApplicationBuilder(VelvetCrock.class)
             .run(

@@ -5,9 +5,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,19 +38,24 @@ class LabelsController {
   private final Catalogues catalogues;
   private final HouseName house;
 
+  /** What cannot be printed has made no passes. */
+  private final TransactionTemplate transactions;
+
   LabelsController(
       BottleBook book,
       Passes passes,
       LabelWriter writer,
       Households households,
       Catalogues catalogues,
-      HouseName house) {
+      HouseName house,
+      TransactionTemplate transactions) {
     this.book = book;
     this.passes = passes;
     this.writer = writer;
     this.households = households;
     this.catalogues = catalogues;
     this.house = house;
+    this.transactions = transactions;
   }
 
   /** A bottle to choose. */
@@ -82,9 +89,14 @@ class LabelsController {
       List<BottleRecord> bottles = chosen(form);
       questioned = questioned(form.ownWords(), bottles);
       LabelPrinting.question(questioned, form);
-      byte[] sheet = LabelSheet.pdf(labels(form, bottles), grid, skipped);
-      book.labelled(bottles);
-      return LabelPrinting.pdf(sheet);
+      return LabelPrinting.pdf(
+          Objects.requireNonNull(
+              transactions.execute(
+                  status -> {
+                    byte[] sheet = LabelSheet.pdf(labels(form, bottles), grid, skipped);
+                    book.labelled(bottles);
+                    return sheet;
+                  })));
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
       page(form, FieldErrors.of(refused), questioned, page.getModel());

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,19 +39,24 @@ class TinLabelsController {
   private final Catalogues catalogues;
   private final HouseName house;
 
+  /** What cannot be printed has made no passes. */
+  private final TransactionTemplate transactions;
+
   TinLabelsController(
       Products products,
       Passes passes,
       TinLabelWriter writer,
       Households households,
       Catalogues catalogues,
-      HouseName house) {
+      HouseName house,
+      TransactionTemplate transactions) {
     this.products = products;
     this.passes = passes;
     this.writer = writer;
     this.households = households;
     this.catalogues = catalogues;
     this.house = house;
+    this.transactions = transactions;
   }
 
   @GetMapping("/products/{code}/labels")
@@ -85,9 +92,14 @@ class TinLabelsController {
       int skipped = form.skipped();
       questioned = LabelPrinting.questioned(form.ownWords(), writer.herbNames(product.state()));
       LabelPrinting.question(questioned, form);
-      byte[] sheet = LabelSheet.pdf(labels(form, product), grid, skipped);
-      products.labelled(product.code());
-      return LabelPrinting.pdf(sheet);
+      return LabelPrinting.pdf(
+          Objects.requireNonNull(
+              transactions.execute(
+                  status -> {
+                    byte[] sheet = LabelSheet.pdf(labels(form, product), grid, skipped);
+                    products.labelled(product.code());
+                    return sheet;
+                  })));
     } catch (Refused refused) {
       ModelAndView page = new ModelAndView("papers/labels", HttpStatus.UNPROCESSABLE_CONTENT);
       page(product, form, FieldErrors.of(refused), questioned, page.getModel());
