@@ -142,7 +142,9 @@ class Pages {
     heading(requests);
     report("Shelf", requests, i -> send(request("/").GET().build()));
     beside("Bench, a change of weight", "charge", requests, i -> { weights[7] = 20 + i % 60 + " g"; return changed("/bench/reckon", weights); });
-    beside("Planner, a change of the want", "want", requests, i -> changed("/plans/new", "_csrf", csrf, "things[0].what", "TINS", "things[0].count", "" + (1 + i % 30), "things[0].size", "30 ml", "things[0].kind", "SALVE", "herb", "yarrow", "carrier", "olive", "by", LocalDate.now().plusDays(45).toString()));
+    // Each another, of those before it too: the same want within a minute is held.
+    int[] wants = {0};
+    beside("Planner, a change of the want", "want", requests, i -> changed("/plans/new", "_csrf", csrf, "things[0].what", "TINS", "things[0].count", "" + (1 + wants[0] % 30), "things[0].size", (20 + wants[0]++ / 30) + " ml", "things[0].kind", "SALVE", "herb", "yarrow", "carrier", "olive", "by", LocalDate.now().plusDays(45).toString()));
     report("What-if, a slider moved", requests, i -> send(request("/plans/what-if?celsius=" + (15 + i % 80)).GET().build()));
     report("Round", requests, i -> send(request("/round").GET().build()));
     report("A year ahead", requests, i -> send(request("/drawer/ahead").GET().build()));
