@@ -251,6 +251,32 @@ class TinsTest extends ProductHouse {
   }
 
   @Test
+  void whatIsRefusedAsItIsPrintedMakesNoPasses() throws Exception {
+    String code = bottled(40);
+    ProductRecord product = begun(salve(code, "100 ml", "17.4 g"));
+    pour(product, "30 ml", "BODY");
+    send(
+            keeper,
+            "/products/" + product.code() + "/labels",
+            "bottle",
+            "A",
+            "grid",
+            "a4-8",
+            "words",
+            "鼠尾草",
+            "address",
+            "http://cottage.example")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().string(containsString("Latin letters")));
+    assertThat(
+            jdbc.queryForObject(
+                "select count(*) from bottle_pass where product_id = ?",
+                Integer.class,
+                product.id()))
+        .isZero();
+  }
+
+  @Test
   void fromATinBackToTheHarvestAndFromALotForwardToEveryTin() throws Exception {
     UUID oil = lot(LotDetails.Kind.CARRIER, "rapeseed", 900, 1200);
     UUID wax = lot(LotDetails.Kind.WAX, "beeswax", 100, 500);
