@@ -37,7 +37,10 @@ record HardnessScale(
     String words) {
   private static final double MOST = 50;
 
-  /** Names stand in three rows, so that those of narrow bands do not run into each other. */
+  /**
+   * Names stand in three rows, so that those of narrow bands do not run into each other; that of
+   * its own kind in the first, for a phone shows no other.
+   */
   private static final int ROWS = 3;
 
   private static final int FIRST_ROW = 57;
@@ -66,8 +69,9 @@ record HardnessScale(
       Learned taste,
       Formats fmt) {
     List<Band> bands = new ArrayList<>();
+    int first = kind == null ? 0 : Math.max(0, ALONG.indexOf(kind));
     for (Firmness along : ALONG) {
-      bands.add(band(along, bands.size() % ROWS, along == kind));
+      bands.add(band(along, Math.floorMod(bands.size() - first, ROWS), along == kind));
     }
     if (kind == Firmness.WHIPPED_BUTTER || kind == Firmness.POMADE) {
       bands.add(band(kind, ROWS, true));

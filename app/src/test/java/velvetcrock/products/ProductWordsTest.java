@@ -242,6 +242,13 @@ class ProductWordsTest {
     assertThat(scale.liked()).isEqualTo("34.0%");
     assertThat(scale.ratio()).isEqualTo("1:5.3");
     assertThat(scale.words()).isEqualTo("Hardness 16 of 50, aimed at 17");
+    assertThat(scale.bands())
+        .filteredOn(HardnessScale.Band::current)
+        .allMatch(b -> b.nameY() == 57);
+    assertThat(HardnessScale.of(16, waxed(16), null, null, SAID, NOTHING, FMT).bands())
+        .extracting(HardnessScale.Band::nameY)
+        .as("of no kind")
+        .containsExactly(57, 74, 91, 57, 74, 91);
     assertThat(scale.bands().stream().filter(HardnessScale.Band::current))
         .extracting("name")
         .containsExactly("salve");
