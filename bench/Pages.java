@@ -51,6 +51,10 @@ class Pages {
     }
     String[] kept = Files.readString(session).split("\n");
     pages.cookie = kept[0];
+    if (args[0].equals("form")) {
+      System.out.print(pages.sent(args[3], args[4], List.of(args).subList(5, args.length)));
+      return;
+    }
     int requests = Integer.parseInt(args[3]);
     if (args[0].equals("measure-bottles")) {
       pages.measureBottles(kept[1], requests);
@@ -210,6 +214,31 @@ class Pages {
       }
     }
     return pages.stream().distinct().sorted().toList();
+  }
+
+  /** What a page's script sends of one of its forms as it stands, without some fields. */
+  private String sent(String path, String to, List<String> without) throws Exception {
+    String page = get(path);
+    int begin = page.lastIndexOf("<form", page.indexOf("hx-post=\"" + to + "\""));
+    String form = page.substring(begin, page.indexOf("</form>", begin));
+    StringBuilder body = new StringBuilder();
+    Matcher field = Pattern.compile("<input\\b[^>]*>|<select\\b.*?</select>", Pattern.DOTALL).matcher(form);
+    while (field.find()) {
+      String tag = field.group();
+      boolean ticked = !tag.matches("(?s)<input.* type=\"(radio|checkbox)\".*") || tag.contains(" checked");
+      String name = attribute(tag, "name");
+      if (ticked && !name.isEmpty() && !without.contains(name)) {
+        Matcher chosen = Pattern.compile("<option[^>]* selected[^>]*>").matcher(tag);
+        String value = !tag.startsWith("<select") ? attribute(tag, "value") : chosen.find() ? attribute(chosen.group(), "value") : "";
+        body.append(name).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8)).append('&');
+      }
+    }
+    return body.toString();
+  }
+
+  private static String attribute(String tag, String name) {
+    Matcher value = Pattern.compile(" " + name + "=\"([^\"]*)\"").matcher(tag);
+    return value.find() ? value.group(1) : "";
   }
 
   /** Reports a change as it is typed beside what the core alone takes for it, one and the other in turns. */

@@ -45,22 +45,41 @@ public class Also {
     return engine;
   }
 
+  /** With “core”, it has the core alone reckon that before it answers. */
   @Bean("/bare")
-  HttpRequestHandler bare(JdbcTemplate jdbc, CurrentHousehold current) {
-    return (request, response) -> answer(jdbc, current, request, response);
+  HttpRequestHandler bare(JdbcTemplate jdbc, CurrentHousehold current, Alone core) {
+    return (request, response) -> {
+      String what = request.getParameter("core");
+      if (what != null) {
+        response.setHeader("Core", core.reckon(what).toString());
+      }
+      answer(jdbc, current, request, response);
+    };
   }
 
-  /** How long one want by every way, or one charge, takes the core alone, ms. */
+  /** The core by itself: one want by every way, or one charge. */
+  static class Alone {
+    private final PlanBenchmark plans = new PlanBenchmark();
+    private final CoreBenchmark charges = new CoreBenchmark();
+
+    Integer reckon(String what) {
+      return (what.equals("want") ? plans.oneWant() : charges.charge()).hashCode();
+    }
+  }
+
+  @Bean
+  Alone alone() {
+    return new Alone();
+  }
+
+  /** How long the core alone takes for something, ms. */
   @Bean("/core")
-  HttpRequestHandler core() {
-    PlanBenchmark plans = new PlanBenchmark();
-    CoreBenchmark charges = new CoreBenchmark();
+  HttpRequestHandler core(Alone core) {
     return (request, response) -> {
-      boolean want = request.getParameter("what").equals("want");
       long begun = System.nanoTime();
-      Object reckoned = want ? plans.oneWant() : charges.charge();
+      Integer reckoned = core.reckon(request.getParameter("what"));
       double millis = (System.nanoTime() - begun) / 1e6;
-      response.getWriter().printf(Locale.ROOT, "%.4f %d", millis, reckoned.hashCode());
+      response.getWriter().printf(Locale.ROOT, "%.4f %d", millis, reckoned);
     };
   }
 

@@ -16,7 +16,6 @@ import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
-import org.springframework.core.env.Environment;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -108,9 +107,8 @@ class SecurityConfig {
    */
   @Bean
   @Order(-1)
-  SecurityFilterChain management(HttpSecurity http, Environment house) throws Exception {
-    return withoutSession(http.securityMatcher(request -> byManagementPort(request, house)))
-        .build();
+  SecurityFilterChain management(HttpSecurity http, ManagementPort port) throws Exception {
+    return withoutSession(http.securityMatcher(port)).build();
   }
 
   /** Open to whoever asks, and nobody’s session is looked up or made. */
@@ -121,13 +119,6 @@ class SecurityConfig {
         .requestCache(RequestCacheConfigurer::disable)
         .sessionManagement(SessionManagementConfigurer::disable)
         .logout(LogoutConfigurer::disable);
-  }
-
-  private static boolean byManagementPort(HttpServletRequest request, Environment house) {
-    String port = house.getProperty("local.management.port");
-    return house.getProperty("management.server.port") != null
-        && String.valueOf(request.getLocalPort()).equals(port)
-        && !String.valueOf(port).equals(house.getProperty("local.server.port"));
   }
 
   /** The JSON face: a token or a session; the reckonings are open to all. */

@@ -4,28 +4,25 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.ObjectInputFilter;
 import java.io.ObjectInputStream;
-import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.support.GenericConversionService;
 import org.springframework.core.serializer.support.SerializingConverter;
-import org.springframework.jdbc.support.JdbcTransactionManager;
-import org.springframework.session.config.SessionRepositoryCustomizer;
-import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.SessionRepository;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.session.web.http.CookieHttpSessionIdResolver;
 import org.springframework.session.web.http.CookieSerializer;
 import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionOperations;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -38,18 +35,6 @@ class SessionConfig {
   private static final Logger LOG = LoggerFactory.getLogger(SessionConfig.class);
 
   private static final int MOST_BYTES = 65_536;
-
-  private static final String UPDATE =
-      """
-      update spring_session s
-        set session_id = n.session_id, last_access_time = n.seen, max_inactive_interval = n.longest,
-          expiry_time = n.expiry, principal_name = n.principal
-        from (select cast(? as char(36)) as session_id, cast(? as bigint) as seen, cast(? as int) as longest,
-          cast(? as bigint) as expiry, cast(? as varchar) as principal, cast(? as char(36)) as id) n
-        where s.primary_id = n.id and (n.seen > s.last_access_time + 60000
-          or (s.session_id, s.max_inactive_interval, s.principal_name)
-            is distinct from (n.session_id, n.longest, n.principal))
-      """;
 
   /** Most references and depth of one thing in a session, and the classes that may be in it. */
   private static final ObjectInputFilter LET_IN =
@@ -76,31 +61,13 @@ class SessionConfig {
   }
 
   /**
-   * A session is read and kept with the connection that the act has, where it has one, and without
-   * asking whose household it is: that is known only once the session has been read.
+   * A session is read by one question, nothing being begun for it; within an act it is read and
+   * kept with the connection that the act has, and stored with it or not at all. Outside of one, a
+   * new session and what is in it are two statements: nobody is told of it before both are done.
    */
   @Bean
-  TransactionOperations springSessionTransactionOperations(DataSource store) {
-    return new InTheAct(new TransactionTemplate(new JdbcTransactionManager(store)));
-  }
-
-  /** What belongs to an act is stored with it, or not at all; only outside of one it is its own. */
-  private record InTheAct(TransactionOperations outside) implements TransactionOperations {
-    @Override
-    public <T extends @Nullable Object> T execute(TransactionCallback<T> work) {
-      return TransactionSynchronizationManager.isActualTransactionActive()
-          ? TransactionOperations.withoutTransaction().execute(work)
-          : outside.execute(work);
-    }
-  }
-
-  /**
-   * When somebody last looked is written once a minute, and not with every page: reading alone
-   * writes nothing.
-   */
-  @Bean
-  SessionRepositoryCustomizer<JdbcIndexedSessionRepository> lookedAtNowAndThen() {
-    return sessions -> sessions.setUpdateSessionQuery(UPDATE);
+  TransactionOperations springSessionTransactionOperations() {
+    return TransactionOperations.withoutTransaction();
   }
 
   /** Two answers at once that both keep the same thing in a session: the later one stands. */
@@ -109,14 +76,28 @@ class SessionConfig {
     return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
   }
 
+  /** How requests have their sessions: read once, and kept where something is new of them. */
   @Bean
-  SmartInitializingSingleton sessionsAreAskedOnce(
-      SessionRepositoryFilter<?> sessions, CookieSerializer cookie) {
-    return () -> {
-      CookieHttpSessionIdResolver cookies = new CookieHttpSessionIdResolver();
-      cookies.setCookieSerializer(cookie);
-      sessions.setHttpSessionIdResolver(new AskedOnce(cookies));
+  static BeanPostProcessor readOnceAndSeldomKept(
+      ObjectProvider<FindByIndexNameSessionRepository<?>> sessions,
+      ObjectProvider<CookieSerializer> cookies) {
+    return new BeanPostProcessor() {
+      @Override
+      public Object postProcessAfterInitialization(Object bean, String name) {
+        return bean instanceof SessionRepositoryFilter<?>
+            ? filter(sessions.getObject(), cookies.getObject())
+            : bean;
+      }
     };
+  }
+
+  private static SessionRepositoryFilter<?> filter(
+      SessionRepository<?> sessions, CookieSerializer cookie) {
+    CookieHttpSessionIdResolver cookies = new CookieHttpSessionIdResolver();
+    cookies.setCookieSerializer(cookie);
+    SessionRepositoryFilter<?> filter = new SessionRepositoryFilter<>(new SeldomKept<>(sessions));
+    filter.setHttpSessionIdResolver(new AskedOnce(cookies));
+    return filter;
   }
 
   /** For all else. */

@@ -1,5 +1,6 @@
 package velvetcrock.kitchen;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -22,19 +23,27 @@ import velvetcrock.web.Typed;
 @Service
 public class Households {
   private final HouseholdRepository households;
+  private final EntityManager entities;
   private final CurrentHousehold current;
   private final Clock clock;
 
-  Households(HouseholdRepository households, CurrentHousehold current, Clock clock) {
+  Households(
+      HouseholdRepository households,
+      EntityManager entities,
+      CurrentHousehold current,
+      Clock clock) {
     this.households = households;
+    this.entities = entities;
     this.current = current;
     this.clock = clock;
   }
 
-  /** The household of whoever is signed in. */
+  /**
+   * The household of whoever is signed in; every part of a page asks, so it asks the act itself.
+   */
   @Transactional(readOnly = true)
   public Household current() {
-    return households.findById(current.id()).orElseThrow();
+    return Optional.ofNullable(entities.find(Household.class, current.id())).orElseThrow();
   }
 
   /** The same, held against other writers until the transaction ends. */

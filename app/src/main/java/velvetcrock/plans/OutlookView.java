@@ -52,7 +52,7 @@ record OutlookView(
     List<Instead> nearest,
     @Nullable Looked looked,
     Reckoning reckoning) {
-  private static final int MOST_CHECK_MARKS = 90;
+  private static final int MOST_LOOKS = 90;
 
   /** What this leans to: the coolest that meets the day, of those the one that pulls most. */
   private static final Comparator<Route> COOLEST_FIRST =
@@ -99,13 +99,13 @@ record OutlookView(
      * @param drawing where it draws
      * @param after from straining until it is ready
      * @param heat where it stands on the heat
-     * @param checks where somebody looks or shakes
+     * @param looks where somebody looks or shakes, as a path; empty where nobody does
      */
     record Course(
         TimeAxis.@Nullable Piece drawing,
         TimeAxis.@Nullable Piece after,
         List<TimeAxis.Piece> heat,
-        List<String> checks) {}
+        String looks) {}
   }
 
   /** What could be wanted instead: the fields of the form that it changes. */
@@ -232,18 +232,6 @@ record OutlookView(
 
     private Lane lane(Route route) {
       Optional<Timetable> timetable = route.times().timetable();
-      List<String> checks =
-          timetable
-              .map(
-                  t ->
-                      t.steps().stream()
-                          .filter(s -> s.kind() == Step.Kind.CHECK)
-                          .filter(s -> s.at().isBefore(axis.until()))
-                          .map(s -> axis.percent(s.at()))
-                          .distinct()
-                          .limit(MOST_CHECK_MARKS)
-                          .toList())
-              .orElse(List.of());
       return new Lane(
           id(route),
           RouteWords.name(route),
@@ -254,12 +242,20 @@ record OutlookView(
               timetable.map(t -> axis.piece(t.inJar())).orElse(null),
               timetable.map(t -> axis.piece(new Span(t.inJar().until(), t.ready()))).orElse(null),
               timetable.map(t -> t.onHeat().stream().map(axis::piece).toList()).orElse(List.of()),
-              checks),
+              timetable.map(this::looks).orElse("")),
           catalogue.herb(asked.herb().key()).colours().tint(),
           route.fits() ? facts(route, timetable.orElseThrow()) : List.of(),
           words.outs(route),
           timetable.map(this::told).orElse(""),
           List.of());
+    }
+
+    private String looks(Timetable timetable) {
+      return axis.strokes(
+          timetable.steps().stream()
+              .filter(s -> s.kind() == Step.Kind.CHECK && s.at().isBefore(axis.until()))
+              .map(Step::at),
+          MOST_LOOKS);
     }
 
     /** Those that cannot be told apart stand under the first of them. */

@@ -7,6 +7,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetcrock.core.outlook.Span;
 
 /**
@@ -25,6 +27,7 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
   private static final int A_YEAR = 366;
   private static final int MOST_TICKS = 7;
   private static final double WHOLE = 100;
+  private static final int BOX = 10_000;
   private static final double LEAST_WIDTH = 0.7;
   private static final double LABEL_ROOM = 6;
 
@@ -49,6 +52,20 @@ public record TimeAxis(LocalDateTime from, LocalDateTime until) {
   /** Where a moment lies, as an SVG attribute. */
   public String percent(LocalDateTime moment) {
     return percent(at(moment));
+  }
+
+  /**
+   * Strokes where moments lie, as an SVG path in a box of {@value #BOX} by 1.
+   *
+   * @param most as many as are drawn
+   */
+  public String strokes(Stream<LocalDateTime> moments, int most) {
+    return moments
+        .mapToLong(moment -> Math.round(at(moment) * BOX / WHOLE))
+        .distinct()
+        .limit(most)
+        .mapToObj(x -> "M" + x + " 0v1")
+        .collect(Collectors.joining());
   }
 
   private static String percent(double value) {

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -40,6 +42,16 @@ class TimeAxisTest {
         .isEqualTo(new TimeAxis.Piece("99.3%", "0.7%"));
     assertThat(days(10).piece(new Span(FROM.plusDays(2), FROM.plusDays(7))))
         .isEqualTo(new TimeAxis.Piece("20.0%", "50.0%"));
+  }
+
+  @Test
+  void strokesLieWhereTheirMomentsDoEachOnceAndNoMoreThanWanted() {
+    Supplier<Stream<LocalDateTime>> looks =
+        () -> Stream.of(2, 2, 7, 10).map(day -> FROM.plusDays(day));
+
+    assertThat(days(10).strokes(looks.get(), 90)).isEqualTo("M2000 0v1M7000 0v1M10000 0v1");
+    assertThat(days(10).strokes(looks.get(), 2)).isEqualTo("M2000 0v1M7000 0v1");
+    assertThat(days(10).strokes(Stream.empty(), 90)).isEmpty();
   }
 
   @ParameterizedTest
