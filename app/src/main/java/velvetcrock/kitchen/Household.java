@@ -12,6 +12,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import velvetcrock.core.measure.Kitchen;
@@ -133,5 +134,22 @@ public class Household {
     name = newName;
     zone = newZone.getId();
     reading = newReading;
+  }
+
+  /** All that it is, in words: what two of them are compared by. */
+  @Override
+  public String toString() {
+    return List.of(
+            id,
+            name,
+            zone,
+            units(),
+            customs(),
+            demo,
+            createdAt,
+            furnishedAt,
+            hours(),
+            keepsReadings)
+        .toString();
   }
 }

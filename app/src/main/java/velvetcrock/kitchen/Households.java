@@ -120,7 +120,7 @@ public class Households {
   @Transactional
   void settle(String name, String zone, @Nullable String keepsReadings, ReadingTyped typed) {
     Problems problems = new Problems();
-    Household household = current();
+    Household household = lockCurrent();
     String called = Named.of(problems, "household", name);
     ZoneId zoneId = problems.attempt("zone", () -> zone(zone));
     Reading reading = problems.attempt(() -> typed.read(household));

@@ -6,7 +6,9 @@ import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.core.ResolvableType;
@@ -25,6 +27,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Component
 class FlatForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
+  private final Map<Class<?>, Set<String>> groups = new ConcurrentHashMap<>();
+
   @Override
   public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
     resolvers.add(this);
@@ -54,7 +58,11 @@ class FlatForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
     return binder.getTarget();
   }
 
-  private static Set<String> groups(Class<?> type) {
+  private Set<String> groups(Class<?> type) {
+    return groups.computeIfAbsent(type, FlatForms::groupsOf);
+  }
+
+  private static Set<String> groupsOf(Class<?> type) {
     Set<String> groups = new LinkedHashSet<>();
     if (type.isRecord()) {
       Arrays.stream(type.getRecordComponents())
@@ -69,10 +77,12 @@ class FlatForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
   private static final class Fields implements DataBinder.ValueResolver {
     private final NativeWebRequest request;
     private final Set<String> groups;
+    private final Set<String> names;
 
     Fields(NativeWebRequest request, Set<String> groups) {
       this.request = request;
       this.groups = groups;
+      this.names = names();
     }
 
     @Override
@@ -92,6 +102,10 @@ class FlatForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
 
     @Override
     public Set<String> getNames() {
+      return names;
+    }
+
+    private Set<String> names() {
       Set<String> names = new HashSet<>();
       for (Iterator<String> sent = request.getParameterNames(); sent.hasNext(); ) {
         String name = sent.next();
