@@ -17,6 +17,8 @@ import velvetcrock.core.Refused;
 import velvetcrock.core.measure.Kitchen;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.Formats;
+import velvetcrock.web.HeldUntilChanged;
+import velvetcrock.web.HouseholdPart;
 import velvetcrock.web.Typed;
 
 /** The household of the request: its settings and its clock. */
@@ -38,9 +40,8 @@ public class Households {
     this.clock = clock;
   }
 
-  /**
-   * The household of whoever is signed in; every part of a page asks, so it asks the act itself.
-   */
+  /** The household of whoever is signed in; every part of a page asks for it. */
+  @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Household current() {
     return Optional.ofNullable(entities.find(Household.class, current.id())).orElseThrow();
