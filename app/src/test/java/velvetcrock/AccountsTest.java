@@ -265,7 +265,7 @@ class AccountsTest extends AppTest {
         .contains("Say that you are sure");
     ada.send("/erase", fields);
     assertThat(ada.get("/").body()).contains("everything here is erased");
-    jdbc.update("update household set demo = false where id = ?", house.id());
+    TestCluster.shared().write(house.id(), "demo = false");
     erasure.erase();
     assertThat(ada.get("/batches/" + code).statusCode()).isEqualTo(200);
     ada.send("/erase/stop");

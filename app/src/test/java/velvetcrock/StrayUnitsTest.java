@@ -143,11 +143,7 @@ class StrayUnitsTest extends AppTest {
   @AfterEach
   void asItWas() {
     before.forEach(
-        (column, value) ->
-            jdbc.update(
-                "update household set " + column + " = ? where id = ?",
-                value,
-                ailsa.householdId()));
+        (column, value) -> TestCluster.shared().write(ailsa.householdId(), column + " = ?", value));
   }
 
   private void settle(List<String> choices) throws Exception {

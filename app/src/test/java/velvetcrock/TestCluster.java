@@ -5,7 +5,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A throw-away database cluster, started by the same script as the application's own. */
@@ -87,6 +89,21 @@ final class TestCluster {
 
   String password() {
     return password;
+  }
+
+  /** Writes a household's own row, counted as if somebody at home had. */
+  void write(UUID household, String set, Object... values) {
+    Object[] all = Arrays.copyOf(values, values.length + 1);
+    all[values.length] = household;
+    owner().update("update household set " + set + " where id = ?", all);
+    owner()
+        .update(
+            """
+            insert into household_change (household_id, changes, kitchen) values (?, 1, 1)
+              on conflict (household_id) do update
+                set changes = household_change.changes + 1, kitchen = household_change.changes + 1
+            """,
+            household);
   }
 
   /** The store as its owner sees it: with the rows of every household. Its lines are kept. */

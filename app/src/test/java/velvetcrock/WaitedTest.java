@@ -150,9 +150,7 @@ class WaitedTest extends AppTest {
 
   @Test
   void anAnswerIsInTheHousesOwnUnits() throws Exception {
-    TestCluster.shared()
-        .owner()
-        .update("update household set degrees = 'FAHRENHEIT' where id = ?", keeper.householdId());
+    TestCluster.shared().write(keeper.householdId(), "degrees = 'FAHRENHEIT'");
     JsonNode answer =
         sent(
             keeper,

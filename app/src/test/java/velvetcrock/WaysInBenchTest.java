@@ -246,9 +246,7 @@ class WaysInBenchTest extends AppTest {
         charged("read", "spirit-fire", "chargedOn", today().minusDays(2).toString());
     assertThat(pouredOn(batch)).endsWith(" ml");
 
-    TestCluster.shared()
-        .owner()
-        .update("update household set volumes = 'CUPS' where id = ?", keeper.householdId());
+    TestCluster.shared().write(keeper.householdId(), "volumes = 'CUPS'");
     assertThat(pouredOn(batch)).endsWith(" fl oz");
   }
 
