@@ -40,7 +40,7 @@ public class HomeHours {
         typed.awayDays().stream()
             .flatMap(day -> Arrays.stream(DayOfWeek.values()).filter(d -> d.name().equals(day)))
             .collect(Collectors.toSet());
-    households.current().keep(new Hours(wakes, sleeps, days, from, until));
+    households.lockCurrent().keep(new Hours(wakes, sleeps, days, from, until));
   }
 
   /** Hours as they were typed. */

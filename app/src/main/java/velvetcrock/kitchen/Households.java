@@ -40,7 +40,7 @@ public class Households {
     this.clock = clock;
   }
 
-  /** The household of whoever is signed in; every part of a page asks for it. */
+  /** The household of whoever is signed in, to be read: whoever changes it locks it. */
   @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Household current() {
