@@ -1,6 +1,5 @@
 package velvetcrock.kitchen;
 
-import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -25,17 +24,11 @@ import velvetcrock.web.Typed;
 @Service
 public class Households {
   private final HouseholdRepository households;
-  private final EntityManager entities;
   private final CurrentHousehold current;
   private final Clock clock;
 
-  Households(
-      HouseholdRepository households,
-      EntityManager entities,
-      CurrentHousehold current,
-      Clock clock) {
+  Households(HouseholdRepository households, CurrentHousehold current, Clock clock) {
     this.households = households;
-    this.entities = entities;
     this.current = current;
     this.clock = clock;
   }
@@ -44,7 +37,7 @@ public class Households {
   @HeldUntilChanged(HouseholdPart.KITCHEN)
   @Transactional(readOnly = true)
   public Household current() {
-    return Optional.ofNullable(entities.find(Household.class, current.id())).orElseThrow();
+    return households.findById(current.id()).orElseThrow();
   }
 
   /** The same, held against other writers until the transaction ends. */
