@@ -1,5 +1,6 @@
 package velvetcrock.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -47,7 +48,6 @@ import velvetcrock.core.measure.Measure;
 import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.core.measure.Units;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
@@ -68,16 +68,16 @@ import velvetcrock.web.Typed;
  */
 record LogForm(
     @Nullable String kind,
-    @Flat Look look,
-    @Flat InOil oil,
-    @Flat Smell smell,
-    @Flat Measured measured,
+    @JsonUnwrapped Look look,
+    @JsonUnwrapped InOil oil,
+    @JsonUnwrapped Smell smell,
+    @JsonUnwrapped Measured measured,
     @Nullable String place,
-    @Flat Words words,
+    @JsonUnwrapped Words words,
     @Nullable String even,
     @Nullable String jar,
-    @Flat Back back,
-    @Flat Tended tended,
+    @JsonUnwrapped Back back,
+    @JsonUnwrapped Tended tended,
     @Nullable String key) {
 
   /**

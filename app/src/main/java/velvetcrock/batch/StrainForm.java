@@ -1,10 +1,10 @@
 package velvetcrock.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.Refused;
 import velvetcrock.core.batch.OilLooked;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 
 /**
@@ -29,7 +29,7 @@ record StrainForm(
     @Nullable String settles,
     @Nullable String marc,
     @Nullable String sure,
-    @Flat Saw saw,
+    @JsonUnwrapped Saw saw,
     @Nullable String key) {
 
   /**

@@ -1,11 +1,11 @@
 package velvetcrock.bench;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 
 /**
@@ -30,14 +30,14 @@ public record BenchForm(
     @Nullable String amount,
     @Nullable List<HerbRow> herbs,
     @Nullable List<OilRow> oils,
-    @Flat Per per,
-    @Flat Fill fill,
+    @JsonUnwrapped Per per,
+    @JsonUnwrapped Fill fill,
     @Nullable String method,
     @Nullable String slurry,
-    @Flat Spirit spirit,
-    @Flat Standing stand,
+    @JsonUnwrapped Spirit spirit,
+    @JsonUnwrapped Standing stand,
     @Nullable String use,
-    @Flat From from,
+    @JsonUnwrapped From from,
     @Nullable String set) {
 
   /**

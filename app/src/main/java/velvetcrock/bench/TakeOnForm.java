@@ -1,9 +1,9 @@
 package velvetcrock.bench;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.web.Flat;
 
 /**
  * What is known of a jar that was begun before, as typed.
@@ -23,11 +23,11 @@ record TakeOnForm(
     @Nullable List<OilRow> oils,
     @Nullable String blended,
     @Nullable String use,
-    @Flat Heat heat,
+    @JsonUnwrapped Heat heat,
     @Nullable String jar,
     @Nullable String place,
-    @Flat Begun begun,
-    @Flat OilDates dates,
+    @JsonUnwrapped Begun begun,
+    @JsonUnwrapped OilDates dates,
     @Nullable String key) {
   private static final int MOST_ROWS = 6;
 

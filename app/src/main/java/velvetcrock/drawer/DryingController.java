@@ -1,5 +1,6 @@
 package velvetcrock.drawer;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
@@ -39,7 +40,6 @@ import velvetcrock.kitchen.Households;
 import velvetcrock.web.CanWait;
 import velvetcrock.web.Dates;
 import velvetcrock.web.FieldErrors;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
 import velvetcrock.web.Forms;
 import velvetcrock.web.FreshKeys;
@@ -70,7 +70,7 @@ class DryingController {
       @Nullable String way,
       @Nullable String amount,
       @Nullable String water,
-      @Flat Source source,
+      @JsonUnwrapped Source source,
       @Nullable String begunOn,
       @Nullable String what,
       @Nullable String snap,

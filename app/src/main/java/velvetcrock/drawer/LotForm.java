@@ -1,5 +1,6 @@
 package velvetcrock.drawer;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
@@ -29,7 +30,6 @@ import velvetcrock.core.measure.MeasureReader;
 import velvetcrock.core.measure.PriceText;
 import velvetcrock.core.spirit.EthanolWater;
 import velvetcrock.web.Dates;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Typed;
 
 /**
@@ -46,10 +46,10 @@ record LotForm(
     @Nullable String kind,
     @Nullable String thing,
     @Nullable String name,
-    @Flat Plant plant,
+    @JsonUnwrapped Plant plant,
     @Nullable String origin,
     @Nullable String from,
-    @Flat Days dates,
+    @JsonUnwrapped Days dates,
     @Nullable String abv,
     @Nullable String price,
     @Nullable String amount,

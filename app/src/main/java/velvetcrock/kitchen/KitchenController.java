@@ -1,5 +1,6 @@
 package velvetcrock.kitchen;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.util.Arrays;
@@ -18,7 +19,6 @@ import velvetcrock.core.keeping.Light;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.web.Choices;
 import velvetcrock.web.FieldErrors;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.SameUntilChanged;
 import velvetcrock.web.Typed;
@@ -47,16 +47,16 @@ class KitchenController {
 
   /** Whatever is typed on the kitchen's page. */
   record KitchenForm(
-      @Flat House house,
-      @Flat ReadingTyped reading,
-      @Flat NewPlace place,
-      @Flat NewVessel vessel,
+      @JsonUnwrapped House house,
+      @JsonUnwrapped ReadingTyped reading,
+      @JsonUnwrapped NewPlace place,
+      @JsonUnwrapped NewVessel vessel,
       @Nullable String jar,
       @Nullable String count,
-      @Flat NewHeat heat,
+      @JsonUnwrapped NewHeat heat,
       @Nullable String appliance,
       @Nullable String holds,
-      @Flat Hours hours) {
+      @JsonUnwrapped Hours hours) {
 
     /** The household itself. */
     record House(

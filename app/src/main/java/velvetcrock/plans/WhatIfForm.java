@@ -1,11 +1,11 @@
 package velvetcrock.plans;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.web.Flat;
 
 /**
  * The sliders as they stand; every field is kept whatever it says.
@@ -22,7 +22,7 @@ import velvetcrock.web.Flat;
  * @param pins earlier states, each as {@link #pinned()} wrote it
  */
 record WhatIfForm(
-    @Flat Material material,
+    @JsonUnwrapped Material material,
     @Nullable String carrier,
     @Nullable String grams,
     @Nullable String ratio,

@@ -1,12 +1,12 @@
 package velvetcrock.products;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import velvetcrock.core.measure.Quantity;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Formats;
 import velvetcrock.web.FreshKeys;
 import velvetcrock.web.Typed;
@@ -28,16 +28,16 @@ import velvetcrock.web.Typed;
 record NewProductForm(
     @Nullable String making,
     @Nullable String name,
-    @Flat Keeping keeping,
-    @Flat Firmness firmness,
-    @Flat Melting melting,
+    @JsonUnwrapped Keeping keeping,
+    @JsonUnwrapped Firmness firmness,
+    @JsonUnwrapped Melting melting,
     @Nullable List<Row> parts,
     @Nullable List<DropRow> drops,
-    @Flat Tins tins,
-    @Flat Cloth wrap,
+    @JsonUnwrapped Tins tins,
+    @JsonUnwrapped Cloth wrap,
     @Nullable String reason,
     @Nullable String recipe,
-    @Flat Sent sent) {
+    @JsonUnwrapped Sent sent) {
 
   /**
    * How firm it is to be.

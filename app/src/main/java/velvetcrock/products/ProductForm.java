@@ -1,10 +1,10 @@
 package velvetcrock.products;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
@@ -21,16 +21,16 @@ import velvetcrock.web.Typed;
 record ProductForm(
     @Nullable String kind,
     @Nullable String key,
-    @Flat Spoon spoon,
-    @Flat Read read,
+    @JsonUnwrapped Spoon spoon,
+    @JsonUnwrapped Read read,
     @Nullable String text,
-    @Flat Fates fates,
+    @JsonUnwrapped Fates fates,
     @Nullable String what,
     @Nullable String back,
     @Nullable List<NewProductForm.Row> parts,
     @Nullable List<NewProductForm.DropRow> drops,
     @Nullable String reason,
-    @Flat Pour pour) {
+    @JsonUnwrapped Pour pour) {
 
   /**
    * A spoon test.

@@ -1,5 +1,6 @@
 package velvetcrock.stove;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import org.jspecify.annotations.Nullable;
@@ -11,7 +12,6 @@ import velvetcrock.core.heat.Assumed;
 import velvetcrock.core.measure.Lengths;
 import velvetcrock.core.measure.Temperatures;
 import velvetcrock.core.measure.Units;
-import velvetcrock.web.Flat;
 import velvetcrock.web.Forms;
 import velvetcrock.web.Typed;
 
@@ -35,7 +35,7 @@ record StoveForm(
     @Nullable String kind,
     @Nullable String appliance,
     @Nullable String setting,
-    @Flat BathFields water,
+    @JsonUnwrapped BathFields water,
     @Nullable String watts,
     @Nullable String felt,
     @Nullable String temperature,

@@ -1,11 +1,9 @@
 package velvetcrock.web;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.lang.reflect.RecordComponent;
-import java.util.Arrays;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import org.springframework.beans.BeanUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import velvetcrock.core.Refused;
@@ -42,11 +40,6 @@ public final class Forms {
    * @param type a record of things that may all be null, or of groups of such
    */
   public static <T> T blank(Class<T> type) {
-    RecordComponent[] components = type.getRecordComponents();
-    Object[] nothing =
-        Arrays.stream(components)
-            .map(c -> c.isAnnotationPresent(Flat.class) ? blank(c.getType()) : null)
-            .toArray();
-    return BeanUtils.instantiateClass(BeanUtils.getResolvableConstructor(type), nothing);
+    return SentForms.read(type, Map.of());
   }
 }

@@ -6,7 +6,6 @@ import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.validation.BindException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -39,14 +38,6 @@ class PageErrors {
   @ResponseStatus(HttpStatus.BAD_REQUEST)
   String unreadable(Unreadable unreadable, Model model) {
     return unreadable(unreadable.field(), String.valueOf(unreadable.getMessage()), model);
-  }
-
-  @ExceptionHandler(BindException.class)
-  @ResponseStatus(HttpStatus.BAD_REQUEST)
-  String unreadable(BindException wrong, Model model) {
-    String field =
-        wrong.getFieldErrors().isEmpty() ? "a field" : wrong.getFieldErrors().get(0).getField();
-    return unreadable(field, "This is not of the kind that is expected here.", model);
   }
 
   /** A file’s envelope that cannot be opened, such as one without a boundary. */
