@@ -2,12 +2,15 @@ package velvetcrock.web;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -28,6 +31,9 @@ public class HouseholdChanges {
         select id, 1 from household where id = household_at_hand() and pg_current_xact_id_if_assigned() is not null
         on conflict (household_id) do update set changes = household_change.changes + 1
       """;
+
+  /** Asks how often a household has written something. */
+  static final String ASK = "select * from household_change where household_id = ?";
 
   private static final String SEEN = HouseholdChanges.class.getName();
   private static final Duration WITHOUT_A_REQUEST = Duration.ofSeconds(1);
@@ -55,6 +61,14 @@ public class HouseholdChanges {
   private record Counts(long all, Map<HouseholdPart, Long> parts) {
     private static final Counts NONE = new Counts(0, Map.of());
 
+    static Counts of(ResultSet row) throws SQLException {
+      Map<HouseholdPart, Long> parts = new EnumMap<>(HouseholdPart.class);
+      for (HouseholdPart part : HouseholdPart.values()) {
+        parts.put(part, row.getLong(part.column()));
+      }
+      return new Counts(row.getLong("changes"), parts);
+    }
+
     long of(HouseholdPart... parts) {
       return parts.length == 0
           ? all
@@ -77,13 +91,41 @@ public class HouseholdChanges {
     if (request == null) {
       return lately.get(current.id(), household -> counts()).of(parts);
     }
-    String name = SEEN + current.id();
-    if (request.getAttribute(name, RequestAttributes.SCOPE_REQUEST) instanceof Counts seen) {
-      return seen.of(parts);
+    Counts seen = seen(request, current.id());
+    if (seen == null) {
+      seen = reading.execute(status -> asInItsBeginning(request));
+      request.setAttribute(SEEN + current.id(), seen, RequestAttributes.SCOPE_REQUEST);
     }
-    Counts now = counts();
-    request.setAttribute(name, now, RequestAttributes.SCOPE_REQUEST);
-    return now.of(parts);
+    return seen.of(parts);
+  }
+
+  /** A transaction that begins to read has mostly asked by the way. */
+  private Counts asInItsBeginning(RequestAttributes request) {
+    Counts seen = seen(request, current.id());
+    return seen == null ? ask() : seen;
+  }
+
+  private static @Nullable Counts seen(RequestAttributes request, UUID household) {
+    return (Counts) request.getAttribute(SEEN + household, RequestAttributes.SCOPE_REQUEST);
+  }
+
+  /** Whether a request is answered that has not asked yet. */
+  static boolean notAskedYet(UUID household) {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    return request != null && seen(request, household) == null;
+  }
+
+  /**
+   * Keeps for the request that is answered what was asked by the way.
+   *
+   * @param answer what {@link #ASK} found
+   */
+  static void answered(UUID household, ResultSet answer) throws SQLException {
+    RequestContextHolder.currentRequestAttributes()
+        .setAttribute(
+            SEEN + household,
+            answer.next() ? Counts.of(answer) : Counts.NONE,
+            RequestAttributes.SCOPE_REQUEST);
   }
 
   /** Has a request that has written ask anew. */
@@ -104,19 +146,11 @@ public class HouseholdChanges {
   }
 
   private Counts counts() {
-    List<Counts> found =
-        reading.execute(
-            status ->
-                jdbc.query(
-                    "select * from household_change where household_id = ?",
-                    (row, number) -> {
-                      Map<HouseholdPart, Long> parts = new EnumMap<>(HouseholdPart.class);
-                      for (HouseholdPart part : HouseholdPart.values()) {
-                        parts.put(part, row.getLong(part.column()));
-                      }
-                      return new Counts(row.getLong("changes"), parts);
-                    },
-                    current.id()));
+    return reading.execute(status -> ask());
+  }
+
+  private Counts ask() {
+    List<Counts> found = jdbc.query(ASK, (row, number) -> Counts.of(row), current.id());
     return found.isEmpty() ? Counts.NONE : found.get(0);
   }
 }

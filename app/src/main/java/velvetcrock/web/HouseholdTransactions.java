@@ -46,7 +46,7 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
       if (definition.getIsolationLevel() == TransactionDefinition.ISOLATION_REPEATABLE_READ) {
         counting.execute("set transaction isolation level repeatable read");
       }
-      current.who().ifPresent(who -> say(who.householdId()));
+      current.who().ifPresent(who -> say(who.householdId(), definition.isReadOnly()));
     } catch (RuntimeException e) {
       giveUp(transaction);
       throw e;
@@ -113,11 +113,20 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
     }
   }
 
-  private void say(UUID household) {
+  /** Says it, and asks by the way how often it has written something where somebody will ask. */
+  private void say(UUID household, boolean reads) {
+    boolean asks = reads && HouseholdChanges.notAskedYet(household);
+    String said = asks ? AtHand.HOUSEHOLD + ";" + HouseholdChanges.ASK : AtHand.HOUSEHOLD;
     Connection connection = DataSourceUtils.getConnection(connections);
-    try (PreparedStatement statement = connection.prepareStatement(AtHand.HOUSEHOLD)) {
+    try (PreparedStatement statement = connection.prepareStatement(said)) {
       statement.setString(1, household.toString());
+      if (asks) {
+        statement.setObject(2, household);
+      }
       statement.execute();
+      if (asks && statement.getMoreResults()) {
+        HouseholdChanges.answered(household, statement.getResultSet());
+      }
     } catch (SQLException e) {
       throw new CannotCreateTransactionException("The store does not answer.", e);
     } finally {
