@@ -15,21 +15,26 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.cfg.CoercionAction;
+import tools.jackson.databind.cfg.CoercionInputShape;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.type.LogicalType;
 
 /**
- * Forms as they are sent: each field under its name, {@code herbs[0].cut} for one in a row. A form
- * is a record of words, of lists of words, and of lists of rows that are such records; a group of
- * fields that is a record of its own ({@link JsonUnwrapped}) has no prefix. What was not sent is
- * null; a group is never null, nor is what a form has no place for refused.
+ * Forms as they are sent: each field under its name, {@code herbs[0].cut} for one in a row, {@code
+ * figures[density]} for one of many that have names. A form is a record of words, of lists and maps
+ * of words, and of lists of rows that are such records; a group of fields that is a record of its
+ * own ({@link JsonUnwrapped}) has no prefix. What was not sent is null; a group is never null, nor
+ * is what a form has no place for refused.
  */
 @Component
 public class SentForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
   private static final Pattern STEP = Pattern.compile("[.\\[]");
-  private static final Pattern PLACE = Pattern.compile("\\d{1,3}]");
+  private static final Pattern PLACE = Pattern.compile("\\d+]");
+  private static final int MOST_DIGITS = 3;
 
   /** No list of a form is as long. */
   private static final int LONGEST = 256;
@@ -38,6 +43,9 @@ public class SentForms implements HandlerMethodArgumentResolver, WebMvcConfigure
       JsonMapper.builder()
           .enable(DeserializationFeature.ACCEPT_SINGLE_VALUE_AS_ARRAY)
           .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          .withCoercionConfig(
+              LogicalType.Enum,
+              nothing -> nothing.setCoercion(CoercionInputShape.EmptyString, CoercionAction.AsNull))
           .build();
 
   @Override
@@ -94,12 +102,12 @@ public class SentForms implements HandlerMethodArgumentResolver, WebMvcConfigure
 
   /** What stands at a step and holds the next one, made if there is nothing yet. */
   private static JsonNode within(JsonNode at, String step, String next, String name) {
-    JsonNode there = at.isArray() ? at.get(place(step, name)) : at.get(step);
+    JsonNode there = at.isArray() ? at.get(place(step, name)) : at.get(field(step));
     if (there != null && !there.isNull()) {
       return there;
     }
     JsonNode made =
-        next.endsWith("]")
+        PLACE.matcher(next).matches()
             ? JsonNodeFactory.instance.arrayNode()
             : JsonNodeFactory.instance.objectNode();
     set(at, step, made, name);
@@ -108,7 +116,7 @@ public class SentForms implements HandlerMethodArgumentResolver, WebMvcConfigure
 
   private static void set(JsonNode at, String step, JsonNode value, String name) {
     if (at instanceof ObjectNode fields) {
-      fields.set(step, value);
+      fields.set(field(step), value);
     } else if (at instanceof ArrayNode rows) {
       int place = place(step, name);
       while (rows.size() <= place) {
@@ -120,10 +128,15 @@ public class SentForms implements HandlerMethodArgumentResolver, WebMvcConfigure
     }
   }
 
+  private static String field(String step) {
+    return step.endsWith("]") ? step.substring(0, step.length() - 1) : step;
+  }
+
   private static int place(String step, String name) {
+    String digits = field(step);
     int place =
-        PLACE.matcher(step).matches()
-            ? Integer.parseInt(step.substring(0, step.length() - 1))
+        PLACE.matcher(step).matches() && digits.length() <= MOST_DIGITS
+            ? Integer.parseInt(digits)
             : LONGEST;
     if (place >= LONGEST) {
       throw unexpected(name);
