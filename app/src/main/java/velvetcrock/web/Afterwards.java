@@ -15,7 +15,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * same thread: so that no act ever holds two. What a transaction that fails would have led to is
  * never done; what follows and fails itself is logged, and takes nothing back.
  */
-@Component("transactionManager")
+@Component
 public class Afterwards extends HouseholdTransactions {
   private static final long serialVersionUID = 1L;
   private static final Logger LOG = LoggerFactory.getLogger(Afterwards.class);

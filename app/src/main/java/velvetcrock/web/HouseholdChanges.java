@@ -2,6 +2,8 @@ package velvetcrock.web;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -10,11 +12,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
 
@@ -32,24 +35,19 @@ public class HouseholdChanges {
         on conflict (household_id) do update set changes = household_change.changes + 1
       """;
 
-  /** Asks how often a household has written something. */
-  static final String ASK = "select * from household_change where household_id = ?";
+  private static final String ASK = "select * from household_change where household_id = ?";
 
   private static final String SEEN = HouseholdChanges.class.getName();
   private static final Duration WITHOUT_A_REQUEST = Duration.ofSeconds(1);
 
-  private final JdbcTemplate jdbc;
+  private final JdbcTemplate store;
   private final CurrentHousehold current;
-  private final TransactionTemplate reading;
   private final Cache<UUID, Counts> lately =
       Caffeine.newBuilder().expireAfterWrite(WITHOUT_A_REQUEST).build();
 
-  HouseholdChanges(
-      JdbcTemplate jdbc, CurrentHousehold current, PlatformTransactionManager transactions) {
-    this.jdbc = jdbc;
+  HouseholdChanges(DataSource connections, CurrentHousehold current) {
+    this.store = new JdbcTemplate(connections);
     this.current = current;
-    this.reading = new TransactionTemplate(transactions);
-    this.reading.setReadOnly(true);
   }
 
   /**
@@ -93,16 +91,10 @@ public class HouseholdChanges {
     }
     Counts seen = seen(request, current.id());
     if (seen == null) {
-      seen = reading.execute(status -> asInItsBeginning(request));
+      seen = counts();
       request.setAttribute(SEEN + current.id(), seen, RequestAttributes.SCOPE_REQUEST);
     }
     return seen.of(parts);
-  }
-
-  /** A transaction that begins to read has mostly asked by the way. */
-  private Counts asInItsBeginning(RequestAttributes request) {
-    Counts seen = seen(request, current.id());
-    return seen == null ? ask() : seen;
   }
 
   private static @Nullable Counts seen(RequestAttributes request, UUID household) {
@@ -116,16 +108,13 @@ public class HouseholdChanges {
   }
 
   /**
-   * Keeps for the request that is answered what was asked by the way.
-   *
-   * @param answer what {@link #ASK} found
+   * Says to the database for whom a transaction works that begins, and keeps for the request that
+   * is answered how often that household has written something, which takes no longer.
    */
-  static void answered(UUID household, ResultSet answer) throws SQLException {
+  static void ask(Connection connection, UUID household) throws SQLException {
+    Counts now = counts(connection, household);
     RequestContextHolder.currentRequestAttributes()
-        .setAttribute(
-            SEEN + household,
-            answer.next() ? Counts.of(answer) : Counts.NONE,
-            RequestAttributes.SCOPE_REQUEST);
+        .setAttribute(SEEN + household, now, RequestAttributes.SCOPE_REQUEST);
   }
 
   /** Has a request that has written ask anew. */
@@ -145,12 +134,27 @@ public class HouseholdChanges {
     return counts().of(parts);
   }
 
+  /** No transaction is begun for it: whoever finds all he asks held needs none. */
   private Counts counts() {
-    return reading.execute(status -> ask());
+    UUID household = current.id();
+    if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+      return store.execute(
+          (ConnectionCallback<Counts>) connection -> counts(connection, household));
+    }
+    List<Counts> found = store.query(ASK, (row, number) -> Counts.of(row), household);
+    return found.isEmpty() ? Counts.NONE : found.get(0);
   }
 
-  private Counts ask() {
-    List<Counts> found = jdbc.query(ASK, (row, number) -> Counts.of(row), current.id());
-    return found.isEmpty() ? Counts.NONE : found.get(0);
+  /** Both are sent at once, and are one transaction where none runs. */
+  private static Counts counts(Connection connection, UUID household) throws SQLException {
+    try (PreparedStatement both = connection.prepareStatement(AtHand.HOUSEHOLD + ";" + ASK)) {
+      both.setString(1, household.toString());
+      both.setObject(2, household);
+      both.execute();
+      both.getMoreResults();
+      try (ResultSet row = both.getResultSet()) {
+        return row.next() ? Counts.of(row) : Counts.NONE;
+      }
+    }
   }
 }

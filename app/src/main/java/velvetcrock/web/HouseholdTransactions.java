@@ -115,17 +115,15 @@ abstract class HouseholdTransactions extends JpaTransactionManager {
 
   /** Says it, and asks by the way how often it has written something where somebody will ask. */
   private void say(UUID household, boolean reads) {
-    boolean asks = reads && HouseholdChanges.notAskedYet(household);
-    String said = asks ? AtHand.HOUSEHOLD + ";" + HouseholdChanges.ASK : AtHand.HOUSEHOLD;
     Connection connection = DataSourceUtils.getConnection(connections);
-    try (PreparedStatement statement = connection.prepareStatement(said)) {
-      statement.setString(1, household.toString());
-      if (asks) {
-        statement.setObject(2, household);
-      }
-      statement.execute();
-      if (asks && statement.getMoreResults()) {
-        HouseholdChanges.answered(household, statement.getResultSet());
+    try {
+      if (reads && HouseholdChanges.notAskedYet(household)) {
+        HouseholdChanges.ask(connection, household);
+      } else {
+        try (PreparedStatement statement = connection.prepareStatement(AtHand.HOUSEHOLD)) {
+          statement.setString(1, household.toString());
+          statement.execute();
+        }
       }
     } catch (SQLException e) {
       throw new CannotCreateTransactionException("The store does not answer.", e);

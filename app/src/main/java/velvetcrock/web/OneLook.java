@@ -7,7 +7,6 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.http.HttpMethod;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
 import org.springframework.web.bind.annotation.ResponseBody;
@@ -23,7 +22,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /**
  * A page reads all that it shows in one transaction that cannot write, as long as its controller
  * works: each of its dozens of questions alone would have to say anew for whom it asks, and what
- * was found once would be looked for again. It is rolled back in the end, there being nothing to
+ * was found once would be looked for again. It begins with the first question ({@link LookFirst});
+ * a page of which all is held asks none. It is rolled back in the end, there being nothing to
  * commit, so that a question that was refused on the way spoils no page.
  */
 @Configuration(proxyBeanMethods = false)
@@ -34,14 +34,12 @@ public class OneLook
   /** A page that is answered as it was made looks at nothing. */
   private static final int AFTER_SAME_PAGES = 1;
 
-  private final PlatformTransactionManager transactions;
+  private final HouseholdTransactions transactions;
   private final CurrentHousehold current;
-  private final DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
 
-  OneLook(PlatformTransactionManager transactions, CurrentHousehold current) {
+  OneLook(HouseholdTransactions transactions, CurrentHousehold current) {
     this.transactions = transactions;
     this.current = current;
-    this.reading.setReadOnly(true);
   }
 
   @Override
@@ -60,8 +58,7 @@ public class OneLook
         && (HttpMethod.GET.matches(request.getMethod())
             || method.hasMethodAnnotation(WritesNothing.class))
         && current.who().isPresent()) {
-      TransactionStatus look = transactions.getTransaction(reading);
-      request.setAttribute(LOOK, (Runnable) () -> transactions.rollback(look));
+      request.setAttribute(LOOK, new Look(transactions));
     }
     return true;
   }
@@ -107,10 +104,43 @@ public class OneLook
     return request != null && request.getAttribute(LOOK, RequestAttributes.SCOPE_REQUEST) != null;
   }
 
+  /** Has the look begin of the page that is read, if one is: its first question is asked now. */
+  static void begin() {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    if (request != null
+        && request.getAttribute(LOOK, RequestAttributes.SCOPE_REQUEST) instanceof Look look) {
+      look.begin();
+    }
+  }
+
   private static void over(HttpServletRequest request) {
-    if (request.getAttribute(LOOK) instanceof Runnable end) {
+    if (request.getAttribute(LOOK) instanceof Look look) {
       request.removeAttribute(LOOK);
-      end.run();
+      look.end();
+    }
+  }
+
+  /** One page’s. */
+  private static final class Look {
+    private final HouseholdTransactions transactions;
+    private @Nullable TransactionStatus begun;
+
+    Look(HouseholdTransactions transactions) {
+      this.transactions = transactions;
+    }
+
+    void begin() {
+      if (begun == null) {
+        DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
+        reading.setReadOnly(true);
+        begun = transactions.getTransaction(reading);
+      }
+    }
+
+    void end() {
+      if (begun != null) {
+        transactions.rollback(begun);
+      }
     }
   }
 }

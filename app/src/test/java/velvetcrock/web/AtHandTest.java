@@ -37,7 +37,7 @@ class AtHandTest {
 
   @Test
   void aPageStaysWithItsHousehold() {
-    request.setAttribute(OneLook.class.getName(), (Runnable) () -> {});
+    request.setAttribute(OneLook.class.getName(), "a page is read");
 
     assertThatThrownBy(() -> atHand.of(UUID.randomUUID()))
         .isInstanceOf(IllegalStateException.class);
