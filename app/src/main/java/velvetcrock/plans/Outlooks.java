@@ -4,7 +4,6 @@ import java.time.LocalDateTime;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import velvetcrock.batch.Experience;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.making.Firmness;
@@ -46,12 +45,12 @@ class Outlooks {
   }
 
   /**
-   * Every way to what is asked: held, for whoever looks at one of them and then at another.
+   * Every way to what is asked: held, for whoever looks at one of them and then at another. What it
+   * asks of the store is held as well, so it begins nothing of its own.
    *
    * @param now from when on
    */
   @HeldUntilChanged(rows = 250)
-  @Transactional(readOnly = true)
   Outlook outlook(Asked asked, LocalDateTime now) {
     Household house = households.current();
     return Outlook.of(
