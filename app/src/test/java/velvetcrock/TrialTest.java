@@ -109,6 +109,28 @@ class TrialTest extends AppTest {
   }
 
   @Test
+  void theListSaysWhereItEndsBeforeTheFirstTrial() throws Exception {
+    String trial = begun("differs", "WEEKS", "weeks", "2", "weeks", "6");
+    String later =
+        """
+        insert into trial
+        select c.* from trial t, generate_series(1, ?) n, jsonb_populate_record(t, jsonb_build_object(
+          'id', gen_random_uuid(), 'made_at', t.made_at + n * interval '1 day')) c where t.id = ?::uuid
+        """;
+    String id = trial.substring(trial.lastIndexOf('/') + 1);
+
+    jdbc.update(later, 59, id);
+    visit(keeper, "/trials")
+        .andExpect(content().string(containsString(trial)))
+        .andExpect(content().string(not(containsString("These are the newest"))));
+    jdbc.update(later, 1, id);
+    TestCluster.shared().write(house.id(), "name = name");
+    visit(keeper, "/trials")
+        .andExpect(content().string(not(containsString(trial))))
+        .andExpect(content().string(containsString("These are the newest <span>60</span>.")));
+  }
+
+  @Test
   void weeksGiveEveryJarItsOwnDay() throws Exception {
     begun("differs", "WEEKS", "weeks", "2", "weeks", "6");
 

@@ -57,8 +57,10 @@ class TrialController {
   String all(Model model) {
     Catalogue catalogue = catalogues.current();
     Formats fmt = households.formats(households.current());
+    Trials.Newest newest = trials.newest();
     model.addAttribute(
-        "trials", trials.newest().stream().map(t -> listed(t, catalogue, fmt)).toList());
+        "trials", newest.trials().stream().map(t -> listed(t, catalogue, fmt)).toList());
+    model.addAttribute("older", newest.older());
     return "trial/trials";
   }
 

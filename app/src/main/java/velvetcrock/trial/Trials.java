@@ -121,16 +121,26 @@ public class Trials {
   /** A trial with its jars, in the order of their letters. */
   record WithJars(Trial trial, List<TrialJar> jars) {}
 
+  /**
+   * The newest trials.
+   *
+   * @param older whether there are more
+   */
+  record Newest(List<WithJars> trials, boolean older) {}
+
   /** The newest trials. */
   @Transactional(readOnly = true)
-  List<WithJars> newest() {
-    List<Trial> newest = trials.findAllByOrderByMadeAtDescIdAsc(Limit.of(SHOWN));
+  Newest newest() {
+    List<Trial> found = trials.findAllByOrderByMadeAtDescIdAsc(Limit.of(SHOWN + 1));
+    List<Trial> newest = found.stream().limit(SHOWN).toList();
     Map<UUID, List<TrialJar>> byTrial =
         jars.findByTrialIdInOrderByLetter(newest.stream().map(Trial::id).toList()).stream()
             .collect(Collectors.groupingBy(TrialJar::trialId));
-    return newest.stream()
-        .map(trial -> new WithJars(trial, byTrial.getOrDefault(trial.id(), List.of())))
-        .toList();
+    return new Newest(
+        newest.stream()
+            .map(trial -> new WithJars(trial, byTrial.getOrDefault(trial.id(), List.of())))
+            .toList(),
+        found.size() > SHOWN);
   }
 
   /**
