@@ -35,6 +35,12 @@ run_app() {
   done
 }
 
+# Has run_app start it as a house does that was started before: with its classes kept (decision 061).
+start_again_as_a_house() {
+  PGPORT=$db_port PGPASSWORD=$password keep_classes
+  java_command "${heap:--Xmx768m}"
+}
+
 # SQL against the database: from standard input, or as psql's options say. Stops at the first error.
 # Rows are copied from models by jsonb_populate_record, whatever columns a table has by now.
 sql() {
