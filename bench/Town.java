@@ -242,9 +242,8 @@ class Town {
     }
     boolean good = answer != null && answer.statusCode() < 400;
     if (answer != null && !good) {
-      if (odd.size() < 5 && answer.statusCode() < 500) {
-        System.err.println(request.uri() + " answered " + answer.statusCode() + ": " + answer.body());
-      }
+      String said = answer.body().replaceAll("(?s)<(script|style).*?</\\1>|<[^>]*>", " ").replaceAll("\\s+", " ").strip();
+      System.err.printf("second %d, after %d ms, %s: %d %s%n", (from - begin) / 1_000_000_000, (System.nanoTime() - from) / 1_000_000, request.uri().getPath(), answer.statusCode(), said.substring(0, Math.min(150, said.length())));
       odd.computeIfAbsent(String.valueOf(answer.statusCode()), k -> new AtomicInteger()).incrementAndGet();
     }
     asked.add(new long[] {(from - begin) / 1_000_000_000, System.nanoTime() - from, good ? 1 : 0});

@@ -31,7 +31,7 @@ base_made() {
     printf 'create_main_cluster = false\n' >"$base/etc/postgresql-common/createcluster.conf"
     mount -t proc proc "$base/proc"
     chroot "$base" env DEBIAN_FRONTEND=noninteractive sh -ec 'apt-get update -qq; apt-get install -y -qq --no-install-recommends \
-      openjdk-17-jre-headless etcd-server etcd-client pgbackrest postgresql-client procps curl postgresql-15 patroni python3-etcd haproxy pgbouncer' \
+      openjdk-17-jre-headless etcd-server etcd-client pgbackrest postgresql-15 procps curl patroni python3-etcd haproxy pgbouncer' \
       >"$dir/packages.log" 2>&1 || { umount "$base/proc"; fail "$(tail -5 "$dir/packages.log")"; }
     umount "$base/proc"
     rm -f "$base/usr/sbin/policy-rc.d"

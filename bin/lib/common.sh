@@ -256,21 +256,33 @@ class_archive() {
   printf '%s/classes-%s.jsa' "$(class_folder)" "$(stat -Lc %Y%s "$jar" "$(command -v java)" | cksum | cut -d ' ' -f 1)"
 }
 
-# Starts the application once more and ends it again, only to keep its classes as the machine wants
-# them: the next start takes half the time. Needs a database that is up to date.
+# Starts the application once more, has it go through the demo in a database of its own that is thrown away, and ends it, only
+# to keep its classes as the machine wants them: the next start takes half the time, and so does each page when it is first
+# looked at. Needs a running cluster.
 keep_classes() {
-  local archive
+  local archive spool
   archive=$(class_archive)
   [ ! -f "$archive" ] || return 0
   rm -f "$(class_folder)"/classes-*
-  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/velvetcrock" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
-    nice -n 19 java -XX:+UseSerialGC -Xmx256m -Dspring.aot.enabled=true -Dspring.context.exit=onRefresh \
-    -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 >/dev/null 2>&1 &
+  spool=$(mktemp -d)
+  rehearsal_away
+  at_cluster createdb velvetcrock_rehearsal
+  VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/velvetcrock_rehearsal" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
+    VELVETCROCK_DATA=$spool nice -n 19 java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx256m -Dspring.aot.enabled=true \
+    -Djava.io.tmpdir="$spool" -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 --velvetcrock.demo=true --velvetcrock.rehearsal=true \
+    >/dev/null 2>&1 &
   # Ended politely, it would still write its archive.
-  trap 'kill -KILL $! 2>/dev/null; exit 143' TERM
+  trap 'kill -KILL $! 2>/dev/null; rm -rf "$spool"; exit 143' TERM
   if wait $!; then mv "$archive.new" "$archive"; fi
   trap - TERM
+  rm -rf "$spool"
+  rehearsal_away
 }
+
+rehearsal_away() { at_cluster dropdb --if-exists --force velvetcrock_rehearsal 2>/dev/null; }
+
+# One of PostgreSQL's commands, at the cluster of PGPORT and PGPASSWORD. Usage: at_cluster COMMAND ...
+at_cluster() { PGPASSWORD=$PGPASSWORD "$(postgres_bin)/$1" -h 127.0.0.1 -p "$PGPORT" -U velvetcrock "${@:2}"; }
 
 # How the application serves the data of DIR on PORT: sets serving, and what it finds in its surroundings.
 # Further words are its own settings. Usage: serving_command DIR PORT ...

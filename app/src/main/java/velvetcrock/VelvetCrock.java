@@ -9,6 +9,7 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 import velvetcrock.check.Checking;
 import velvetcrock.core.caution.Cautions;
 import velvetcrock.core.materia.Catalogue;
+import velvetcrock.demo.Rehearsal;
 
 /** The web application. */
 @EnableScheduling
@@ -20,6 +21,10 @@ public class VelvetCrock {
     ConfigurableApplicationContext running = SpringApplication.run(VelvetCrock.class, args);
     if (running.getEnvironment().getProperty("velvetcrock.check", Boolean.class, false)) {
       running.getBean(Checking.class).run();
+      System.exit(SpringApplication.exit(running));
+    }
+    if (running.getEnvironment().getProperty("velvetcrock.rehearsal", Boolean.class, false)) {
+      running.getBean(Rehearsal.class).run();
       System.exit(SpringApplication.exit(running));
     }
   }

@@ -243,6 +243,36 @@ class CommandsTest {
         .contains("It did not pass its trial restore.");
   }
 
+  /**
+   * A rehearsal that fails leaves no classes, which a start would take, and nothing beside them.
+   */
+  @Test
+  void whatWasNotRehearsedToTheEndIsNotKept() throws Exception {
+    TestCluster cluster = TestCluster.durable();
+    Path folder = Files.createTempDirectory("velvetcrock-classes");
+    Path jar = Files.writeString(folder.resolve("velvetcrock.jar"), "no program");
+    Path former = Files.writeString(folder.resolve("classes-1.jsa"), "of another build");
+    sql(cluster, "create database velvetcrock_rehearsal");
+
+    TestCluster.run(
+        List.of(
+            "bash",
+            "-euc",
+            ". %s/bin/lib/common.sh; database_address %s; jar=%s; keep_classes"
+                .formatted(TestCluster.root(), cluster.dir(), jar)));
+
+    assertThat(former).doesNotExist();
+    try (var left = Files.list(folder)) {
+      assertThat(left).containsExactly(jar);
+    }
+    try (var db = DriverManager.getConnection(cluster.url(), "velvetcrock", cluster.password());
+        var rows =
+            db.createStatement()
+                .executeQuery("select 1 from pg_database where datname like '%rehearsal'")) {
+      assertThat(rows.next()).isFalse();
+    }
+  }
+
   /** A newer version's data are refused in words; an earlier one's are tried on a copy first. */
   @Test
   void anUpgradeIsTriedOnACopyAndNewerDataAreRefused() throws Exception {
