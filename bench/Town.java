@@ -10,6 +10,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
@@ -61,7 +62,8 @@ class Town {
   private final ConcurrentLinkedQueue<long[]> asked = new ConcurrentLinkedQueue<>();
   private final Set<String> acknowledged = ConcurrentHashMap.newKeySet();
   private final Set<String> sent = ConcurrentHashMap.newKeySet();
-  private final AtomicLong readings = new AtomicLong();
+  private final Set<String> readings = ConcurrentHashMap.newKeySet();
+  private final ConcurrentHashMap<Integer, AtomicLong> moments = new ConcurrentHashMap<>();
   private final AtomicLong seenByNeighbour = new AtomicLong();
   private final ConcurrentHashMap<String, AtomicInteger> odd = new ConcurrentHashMap<>();
   private volatile long begin = System.nanoTime();
@@ -164,8 +166,10 @@ class Town {
     String at = "/api/v1/batches/" + batch;
     if (share < hour.readings()) {
       double celsius = 30 + n / 1000.0;
-      boolean taken = write(at + "/readings", null, "[{\"at\":\"" + Instant.ofEpochMilli(System.currentTimeMillis()) + "\",\"celsius\":" + celsius + "}]", n);
-      readings.addAndGet(taken ? 1 : 0);
+      long moment = moment(n);
+      if (write(at + "/readings", null, "[{\"at\":\"" + Instant.ofEpochMilli(moment) + "\",\"celsius\":" + celsius + "}]", n)) {
+        readings.add(n + " reading-" + moment);
+      }
     } else if (share < hour.readings() + hour.pages()) {
       look(n, page);
     } else if (share < hour.readings() + hour.pages() + hour.notes()) {
@@ -173,6 +177,11 @@ class Town {
     } else {
       keyed("/api/v1/batches", n == 0 ? charged : ID.matcher(charged).replaceAll(id -> of(id.group(), n)), n);
     }
+  }
+
+  /** Now, in ms; of one household no two are of the same, because of a moment there is one reading. */
+  private long moment(int n) {
+    return moments.computeIfAbsent(n, k -> new AtomicLong()).updateAndGet(last -> Math.max(last + 1, System.currentTimeMillis()));
   }
 
   /** What bench/households.sql made of an id of the first household. */
@@ -253,6 +262,7 @@ class Town {
   private void tell(Path folder) throws IOException {
     Files.write(folder.resolve("sent"), sent);
     Files.write(folder.resolve("acknowledged"), acknowledged);
+    Files.write(folder.resolve("acknowledged"), readings, StandardOpenOption.APPEND);
     TreeMap<Long, int[]> bySecond = new TreeMap<>();
     List<Double> times = new ArrayList<>();
     long failed = 0;
@@ -268,7 +278,7 @@ class Town {
     long seconds = bySecond.lastKey() - bySecond.firstKey() + 1;
     System.out.printf("%d requests in %d s, %.1f/s answered; %d failed (%.3f %%): %s%n", asked.size(), seconds, times.size() / (double) seconds, failed, 100.0 * failed / asked.size(), odd);
     System.out.printf("answered in ms: median %.0f, 90 %% %.0f, 99 %% %.0f, longest %.0f%n", at(times, .5), at(times, .9), at(times, .99), times.get(times.size() - 1));
-    System.out.printf("pages of a neighbour: %d; readings acknowledged: %d; entries acknowledged: %d of %d sent%n", seenByNeighbour.get(), readings.get(), acknowledged.size(), sent.size());
+    System.out.printf("pages of a neighbour: %d; readings acknowledged: %d; entries acknowledged: %d of %d sent%n", seenByNeighbour.get(), readings.size(), acknowledged.size(), sent.size());
     List<String> lines = new ArrayList<>();
     bySecond.forEach((second, counts) -> {
       if (counts[1] > 0) {

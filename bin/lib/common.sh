@@ -257,8 +257,8 @@ class_archive() {
 }
 
 # Starts the application once more, has it go through the demo in a database of its own that is thrown away, and ends it, only
-# to keep its classes as the machine wants them: the next start takes half the time, and so does each page when it is first
-# looked at. Needs a running cluster.
+# to keep its classes as the machine wants them: the next start takes half the time, and each page when it is first looked at a
+# third less. Needs a running cluster.
 keep_classes() {
   local archive spool
   archive=$(class_archive)
@@ -269,8 +269,8 @@ keep_classes() {
   at_cluster createdb velvetcrock_rehearsal
   VELVETCROCK_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/velvetcrock_rehearsal" VELVETCROCK_DB_PASSWORD=$PGPASSWORD \
     VELVETCROCK_DATA=$spool nice -n 19 java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx256m -Dspring.aot.enabled=true \
-    -Djava.io.tmpdir="$spool" -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 --velvetcrock.demo=true --velvetcrock.rehearsal=true \
-    >/dev/null 2>&1 &
+    -Djava.io.tmpdir="$spool" -XX:ArchiveClassesAtExit="$archive.new" -jar "$jar" --server.port=0 \
+    --velvetcrock.demo=true --velvetcrock.rehearsal=true >/dev/null 2>&1 &
   # Ended politely, it would still write its archive.
   trap 'kill -KILL $! 2>/dev/null; rm -rf "$spool"; exit 143' TERM
   if wait $!; then mv "$archive.new" "$archive"; fi
