@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.Instant;
@@ -23,8 +22,12 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
 import velvetcrock.AppTest.Somebody;
+import velvetcrock.demo.Rehearsal;
 
-/** No act holds two database connections: with a pool of one, nothing waits for another. */
+/**
+ * No act holds two database connections: with a pool of one, nothing waits for another. And whoever
+ * follows the links of the demo comes everywhere by it: none leads nowhere.
+ */
 class OneConnectionTest {
   private static final int WRITERS = 12;
 
@@ -78,15 +81,13 @@ class OneConnectionTest {
       } finally {
         threads.shutdown();
       }
-      for (String page : List.of("/", "/round", "/stove", "/stove/" + hot, "/cellar")) {
-        assertThat(
-                mvc.perform(get(page).with(authentication(AppTest.signedIn(ailsa))))
-                    .andReturn()
-                    .getResponse()
-                    .getStatus())
-            .as(page)
-            .isEqualTo(200);
-      }
+      assertThat(app.getBean(Rehearsal.class).run())
+          .hasSizeBetween(100, 200)
+          .containsKeys("/", "/bench", "/round", "/stove", "/cellar", "/plans/new", "/trials")
+          .allSatisfy((path, status) -> assertThat(status).as(path).isEqualTo(200))
+          .satisfies(seen -> assertThat(seen.keySet()).anyMatch(p -> p.matches("/stove/\\w{3}")))
+          .satisfies(seen -> assertThat(seen.keySet()).anyMatch(p -> p.endsWith("/strain")))
+          .satisfies(seen -> assertThat(seen.keySet()).anyMatch(p -> p.endsWith("/1.json")));
     }
   }
 
