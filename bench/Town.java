@@ -255,7 +255,8 @@ class Town {
       System.err.printf("second %d, after %d ms, %s: %d %s%n", (from - begin) / 1_000_000_000, (System.nanoTime() - from) / 1_000_000, request.uri().getPath(), answer.statusCode(), said.substring(0, Math.min(150, said.length())));
       odd.computeIfAbsent(String.valueOf(answer.statusCode()), k -> new AtomicInteger()).incrementAndGet();
     }
-    asked.add(new long[] {(from - begin) / 1_000_000_000, System.nanoTime() - from, good ? 1 : 0});
+    // Answered counts when it was asked, refused when it was refused: what was under way as the leader ended is of its end.
+    asked.add(new long[] {((good ? from : System.nanoTime()) - begin) / 1_000_000_000, System.nanoTime() - from, good ? 1 : 0});
     return answer;
   }
 
