@@ -13,14 +13,18 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.batch.BatchReadings;
 import velvetcrock.batch.PackReadings;
+import velvetcrock.batch.ReadingQuestions;
 import velvetcrock.core.batch.Ending;
 import velvetcrock.core.batch.Noted;
 import velvetcrock.core.batch.ThrownOut;
@@ -276,6 +280,43 @@ class PackedReadingsTest extends AppTest {
                         List.of(new Reading(last, 20), new Reading(last.plusSeconds(1), 20)))))
         .isEqualTo(1);
   }
+
+  /** As it believes for a while if it counted as all of them were being written. */
+  @Test
+  void aSpanIsLookedForAtItsEndsThoughTheDatabaseBelievesInOneReading() {
+    String code = charge(0);
+    many(code, now(), 0);
+    UUID id = id(code);
+
+    assertThat(rowsRead("select max(at) - min(at) from reading where batch_id = ?", id))
+        .as("why it is asked so")
+        .isEqualTo(MANY);
+    assertThat(rowsRead(ReadingQuestions.SPAN_HOURS, id, id)).isEqualTo(1);
+  }
+
+  /** The most rows that any step of answering had, with a count of readings that is long past. */
+  private int rowsRead(String asked, Object... values) {
+    return new TransactionTemplate(new JdbcTransactionManager(jdbc.getDataSource()))
+        .execute(
+            trying -> {
+              trying.setRollbackOnly();
+              jdbc.update(
+                  "update pg_class set reltuples = 0, relpages = 6000"
+                      + " where relname like 'reading\\_20%' and relkind = 'r'");
+              jdbc.execute("set local role velvetcrock_app");
+              jdbc.queryForList(
+                  "select set_config('velvetcrock.household', ?, true)", house.id().toString());
+              return jdbc
+                  .queryForList("explain (analyze, timing off) " + asked, String.class, values)
+                  .stream()
+                  .flatMap(step -> ACTUAL_ROWS.matcher(step).results())
+                  .mapToInt(found -> Integer.parseInt(found.group(1)))
+                  .max()
+                  .orElseThrow();
+            });
+  }
+
+  private static final Pattern ACTUAL_ROWS = Pattern.compile("actual rows=(\\d+)");
 
   @Test
   void readingsLieByQuarterAndOddTimesAside() {

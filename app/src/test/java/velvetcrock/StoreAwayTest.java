@@ -1,7 +1,9 @@
 package velvetcrock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -13,6 +15,11 @@ import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.TransactionSystemException;
+import org.springframework.transaction.support.TransactionTemplate;
+import velvetcrock.web.StoreTrouble;
 
 /** The database goes away under the application, which says so, and comes back by itself. */
 class StoreAwayTest {
@@ -40,6 +47,28 @@ class StoreAwayTest {
       answer = get(path);
     }
     return answer;
+  }
+
+  /** What fails then is the rollback, over a line that the pool gave up and nobody else lost. */
+  @Test
+  void whatWasBeingWrittenAsALineBrokeFailedForThatThoughItCouldNotBeRolledBack() {
+    TestCluster cluster = TestCluster.shared();
+    try (HikariDataSource pool = new HikariDataSource()) {
+      pool.setJdbcUrl(cluster.url());
+      pool.setUsername("velvetcrock");
+      pool.setPassword(cluster.password());
+      TransactionTemplate writing = new TransactionTemplate(new JdbcTransactionManager(pool));
+      String breaks = "select pg_terminate_backend(pg_backend_pid())";
+
+      Throwable failed =
+          catchThrowable(
+              () -> writing.executeWithoutResult(s -> new JdbcTemplate(pool).execute(breaks)));
+
+      assertThat(failed)
+          .isInstanceOf(TransactionSystemException.class)
+          .hasRootCauseMessage("Connection is closed");
+      assertThat(StoreTrouble.of(failed)).hasValue(StoreTrouble.AWAY);
+    }
   }
 
   @Test

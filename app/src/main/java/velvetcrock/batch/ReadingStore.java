@@ -41,6 +41,12 @@ class ReadingStore {
   /** All are packed anew each time: where they are many, that waits for a tenth more. */
   private static final int TENTH = 10;
 
+  static final String SPAN_HOURS =
+      """
+      select extract(epoch from
+        (select at from reading where batch_id = ? order by at desc limit 1)
+        - (select at from reading where batch_id = ? order by at limit 1)) / 3600""";
+
   private static final String PACKED =
       """
       select packed, upto, readings, thinned from reading_pack p where batch_id = ? and readings =
@@ -243,13 +249,13 @@ class ReadingStore {
     return gone;
   }
 
-  /** Hours from the first reading of a batch to the last; 0 with fewer than two. */
+  /**
+   * Hours from the first reading of a batch to the last; 0 with fewer than two. Each is looked for
+   * at its end of the key. By max and min all are read where the database believes that there is
+   * one, as it does for a while if it counted as a million were being written.
+   */
   double spanHours(UUID batchId) {
-    Double hours =
-        jdbc.queryForObject(
-            "select extract(epoch from max(at) - min(at)) / 3600 from reading where batch_id = ?",
-            Double.class,
-            batchId);
+    Double hours = jdbc.queryForObject(SPAN_HOURS, Double.class, batchId, batchId);
     return hours == null ? 0 : hours;
   }
 

@@ -5,6 +5,8 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.TransactionSystemException;
 
 /** What is the matter with the place where things are kept: database or disk. It passes. */
 public enum StoreTrouble {
@@ -25,7 +27,7 @@ public enum StoreTrouble {
 
   /** What made something fail; empty where it was something else. */
   public static Optional<StoreTrouble> of(Throwable failed) {
-    for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
+    for (Throwable cause = failed; cause != null; cause = under(cause)) {
       if (cause instanceof SQLTransientConnectionException) {
         return Optional.of(AWAY);
       }
@@ -37,6 +39,16 @@ public enum StoreTrouble {
       }
     }
     return Optional.empty();
+  }
+
+  /**
+   * What made it fail; of a rollback over a broken line, what was to be rolled back, not that it
+   * could not be.
+   */
+  private static @Nullable Throwable under(Throwable failed) {
+    return failed instanceof TransactionSystemException rollback
+        ? rollback.getOriginalException()
+        : failed.getCause();
   }
 
   private static Optional<StoreTrouble> of(String state) {
