@@ -294,6 +294,27 @@ class PackedReadingsTest extends AppTest {
     assertThat(rowsRead(ReadingQuestions.SPAN_HOURS, id, id)).isEqualTo(1);
   }
 
+  @Test
+  void manyThatCameAreCountedForWhateverIsAskedNext() {
+    String code = charge(0);
+    many(code, now().minus(Duration.ofDays(1)), 0);
+    await().atMost(SOON).until(() -> counted(code) > 0);
+    int before = counted(code);
+
+    many(code, now(), 0);
+
+    await().atMost(SOON).until(() -> counted(code) > before);
+  }
+
+  /** How often what lies where a batch's readings do was counted because somebody said so. */
+  private int counted(String code) {
+    return jdbc.queryForObject(
+        "select sum(analyze_count) from pg_stat_user_tables"
+            + " where relid in (select tableoid from reading where batch_id = ?)",
+        Integer.class,
+        id(code));
+  }
+
   /** The most rows that any step of answering had, with a count of readings that is long past. */
   private int rowsRead(String asked, Object... values) {
     return new TransactionTemplate(new JdbcTransactionManager(jdbc.getDataSource()))

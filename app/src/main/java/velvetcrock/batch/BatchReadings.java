@@ -98,7 +98,10 @@ public class BatchReadings {
     return store.series(batchId);
   }
 
-  /** So many readings are long to read back; of as many an outline is worth keeping. */
+  /**
+   * So many readings are long to read back; of as many an outline is worth keeping, and where they
+   * come at once the database counts anew.
+   */
   public static final int MANY = 20_000;
 
   /** What was kept of a batch with many readings, to be shown until they are read. */
@@ -151,6 +154,9 @@ public class BatchReadings {
     quotas.readings(loaded.accepted());
     if (loaded.accepted() > 0) {
       changed(batch, loaded.few());
+    }
+    if (loaded.accepted() >= MANY) {
+      events.publishEvent(new PackReadings.ManyCame(current.id(), batch.id()));
     }
     return new Loaded(loaded.accepted(), loaded.repeated());
   }

@@ -10,14 +10,15 @@ import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import velvetcrock.web.CatchUp;
 import velvetcrock.web.CurrentHousehold;
 import velvetcrock.web.InHousehold;
 
 /**
- * Packs readings that were long to read back, a moment later, and thins those of jars that are done
- * as each household says.
+ * Packs readings that were long to read back, a moment later, has those counted that came many at
+ * once, and thins those of jars that are done as each household says.
  */
 @Component
 public class PackReadings {
@@ -51,6 +52,9 @@ public class PackReadings {
   /** Many of a batch were read back row by row. */
   record Unpacked(UUID householdId, UUID batchId) {}
 
+  /** Many of a batch came at once. */
+  record ManyCame(UUID householdId, UUID batchId) {}
+
   /** They are packed now. */
   public record Packed(UUID householdId, UUID batchId) {}
 
@@ -58,18 +62,42 @@ public class PackReadings {
 
   @EventListener
   void packSoon(Unpacked unpacked) {
-    scheduler.schedule(() -> pack(unpacked), scheduler.getClock().instant());
+    soon(() -> pack(unpacked));
+  }
+
+  @TransactionalEventListener
+  void countSoon(ManyCame many) {
+    soon(() -> count(many));
+  }
+
+  private void soon(Runnable work) {
+    scheduler.schedule(work, scheduler.getClock().instant());
   }
 
   private void pack(Unpacked unpacked) {
     try {
-      current.actingAs(
-          new Packer(unpacked.householdId(), "The stove"),
-          () -> transactions.execute(status -> store.pack(unpacked.batchId())));
+      inStore(unpacked.householdId(), () -> store.pack(unpacked.batchId()));
       events.publishEvent(new Packed(unpacked.householdId(), unpacked.batchId()));
     } catch (RuntimeException later) {
       LOG.info("Readings were not packed; they will be when next they are read", later);
     }
+  }
+
+  private void count(ManyCame many) {
+    try {
+      inStore(many.householdId(), () -> store.countAnew(many.batchId()));
+    } catch (RuntimeException later) {
+      LOG.info("Readings were not counted; the database will within a minute", later);
+    }
+  }
+
+  private void inStore(UUID household, Runnable work) {
+    current.actingAs(
+        new Packer(household, "The stove"),
+        () -> {
+          transactions.executeWithoutResult(status -> work.run());
+          return null;
+        });
   }
 
   /** Thins what a household lets go of, unless another instance is at it or just was. */

@@ -35,10 +35,10 @@ class ReadingStore {
   /** So few read back row by row are felt by whoever waits for a page. */
   private static final int FELT = 2_000;
 
-  /** So many that are not packed yet are worth packing, however many there are already. */
-  private static final int MANY = 20_000;
-
-  /** All are packed anew each time: where they are many, that waits for a tenth more. */
+  /**
+   * All are packed anew each time: where they are many, that waits for a tenth more, or for as many
+   * as are long to read back.
+   */
   private static final int TENTH = 10;
 
   static final String SPAN_HOURS =
@@ -95,7 +95,7 @@ class ReadingStore {
    */
   private record All(Series series, int rows, int unpacked, OffsetDateTime upto, boolean thinned) {
     boolean worthPacking() {
-      return unpacked >= Math.min(MANY, Math.max(FELT, rows / TENTH));
+      return unpacked >= Math.min(BatchReadings.MANY, Math.max(FELT, rows / TENTH));
     }
   }
 
@@ -179,6 +179,11 @@ class ReadingStore {
         all.rows(),
         thinned,
         PackedSeries.of(all.series()));
+  }
+
+  /** Has the database count those of a batch and of whoever's lie beside them, to plan by. */
+  void countAnew(UUID batchId) {
+    jdbc.query("select count_readings_anew(?)", row -> {}, batchId);
   }
 
   /** What was kept besides a pack of what it comes to. */
