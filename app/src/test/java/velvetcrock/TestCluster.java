@@ -16,7 +16,7 @@ final class TestCluster {
   private static final String[] FAST = {
     "fsync=off",
     "synchronous_commit=off",
-    "max_connections=60",
+    "max_connections=150",
     "shared_preload_libraries=pg_stat_statements"
   };
 

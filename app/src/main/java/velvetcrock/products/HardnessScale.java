@@ -39,7 +39,8 @@ record HardnessScale(
 
   /**
    * Names stand in three rows, so that those of narrow bands do not run into each other; that of
-   * its own kind in the first, for a phone shows no other.
+   * its own kind in the first, for a phone shows no other and has no height for more. A kind that
+   * lies across others has that row for itself.
    */
   private static final int ROWS = 3;
 
@@ -69,12 +70,14 @@ record HardnessScale(
       Learned taste,
       Formats fmt) {
     List<Band> bands = new ArrayList<>();
-    int first = kind == null ? 0 : Math.max(0, ALONG.indexOf(kind));
+    int own = kind == null ? 0 : Math.max(0, ALONG.indexOf(kind));
+    boolean across = kind != null && !ALONG.contains(kind);
     for (Firmness along : ALONG) {
-      bands.add(band(along, Math.floorMod(bands.size() - first, ROWS), along == kind));
+      int row = Math.floorMod(bands.size() - own, ROWS) + (across ? 1 : 0);
+      bands.add(band(along, row, along == kind));
     }
-    if (kind == Firmness.WHIPPED_BUTTER || kind == Firmness.POMADE) {
-      bands.add(band(kind, ROWS, true));
+    if (across) {
+      bands.add(band(kind, 0, true));
     }
     String number = fmt.number(hardness, 1);
     boolean waxy = melt.mainWax().isPresent() && hardness >= 1;

@@ -19,6 +19,9 @@ import org.springframework.stereotype.Component;
 class StoreWatch implements SmartLifecycle, HealthIndicator {
   private static final int PATIENCE_SECONDS = 1;
 
+  /** It answered that all its lines are taken: those that the pool holds are as good as before. */
+  private static final String NONE_TO_SPARE = "53300";
+
   private final StoreLine store;
   private @Nullable ScheduledExecutorService clock;
   private @Nullable Connection line;
@@ -28,7 +31,7 @@ class StoreWatch implements SmartLifecycle, HealthIndicator {
     this.store = store;
   }
 
-  /** Whether the last look found no database. */
+  /** Whether the last look found no database; one without a line to spare is there. */
   boolean away() {
     return away;
   }
@@ -43,7 +46,7 @@ class StoreWatch implements SmartLifecycle, HealthIndicator {
       away = false;
     } catch (SQLException gone) {
       hangUp();
-      away = true;
+      away = !NONE_TO_SPARE.equals(gone.getSQLState());
     }
   }
 

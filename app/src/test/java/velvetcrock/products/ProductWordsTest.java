@@ -1,6 +1,7 @@
 package velvetcrock.products;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
@@ -270,8 +271,18 @@ class ProductWordsTest {
         HardnessScale.of(11, waxed(0), null, Firmness.WHIPPED_BUTTER, SAID, NOTHING, FMT);
     assertThat(butter.ratio()).isEmpty();
     assertThat(butter.liked()).isNull();
-    assertThat(butter.bands()).hasSize(7);
-    assertThat(butter.height()).isGreaterThan(90);
+    assertThat(butter.bands())
+        .extracting(HardnessScale.Band::name, HardnessScale.Band::nameY)
+        .as("its own kind lies across others, and has the first row for itself")
+        .containsExactly(
+            tuple("ointment", 74),
+            tuple("soft salve", 91),
+            tuple("salve", 108),
+            tuple("firm balm", 74),
+            tuple("stick", 91),
+            tuple("lotion bar", 108),
+            tuple("whipped butter", 57));
+    assertThat(butter.height()).isEqualTo(114);
     assertThat(HardnessScale.of(99, waxed(60), null, Firmness.STICK, SAID, NOTHING, FMT).at())
         .isEqualTo("100.0%");
   }
