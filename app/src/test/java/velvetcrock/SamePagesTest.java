@@ -190,10 +190,12 @@ class SamePagesTest extends AppTest {
     String own = "Una’s own attic";
     addPlace(own);
     assertThat(una.get("/kitchen").body()).contains(own);
+    assertThat(una.get("/").body()).contains(house.name());
     Caller ben = new Caller(port, "Chrome");
     ben.send(new Caller.Form("/sign-in", "/demo"));
 
     assertThat(ben.get("/kitchen").body()).contains("Keeper’s cottage").doesNotContain(own);
+    assertThat(ben.get("/").body()).contains("Keeper’s cottage").doesNotContain(house.name());
   }
 
   @Test
